@@ -1,0 +1,39 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+# Every command does its own set-up: `make demo` and `make test` work on a fresh clone.
+
+PYTHON ?= python3
+VENV := .venv
+BIN := $(VENV)/bin
+READY := $(VENV)/ready
+
+.PHONY: demo test lint bench screenshots setup clean
+
+setup: $(READY)
+
+$(READY): requirements.lock pyproject.toml tools/system.sh
+	@sh tools/system.sh
+	@$(PYTHON) -c 'import sys; sys.exit(sys.version_info < (3, 11))' || { echo "Able Box needs Python 3.11 or newer; set PYTHON=... to one."; exit 1; }
+	$(PYTHON) -m venv $(VENV)
+	$(BIN)/python -m pip install --quiet --disable-pip-version-check --require-hashes -r requirements.lock
+	$(BIN)/python -m pip install --quiet --disable-pip-version-check --no-deps --no-build-isolation -e .
+	@touch $(READY)
+
+demo: $(READY)
+	$(BIN)/ablebox demo --without-display out/demo
+
+test: $(READY)
+	$(BIN)/python -X dev tests/run.py
+
+lint: $(READY)
+	$(BIN)/ruff check src tests benchmarks tools
+	$(BIN)/ruff format --check src tests benchmarks tools
+	$(BIN)/mypy
+
+bench: $(READY)
+	$(BIN)/python benchmarks/bench.py
+
+screenshots: $(READY)
+	QT_QPA_PLATFORM=offscreen $(BIN)/python tools/screenshots.py docs/screenshots
+
+clean:
+	rm -rf $(VENV) out dist build

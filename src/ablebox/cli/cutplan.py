@@ -1,0 +1,43 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""``ablebox cutplan``: a plan for a bare list of parts and sheets, all in millimetres."""
+
+from __future__ import annotations
+
+import argparse
+import time
+
+from ..core.cuts.search.planner import Progress, plan
+from ..core.paper.cutplan_csv import read_lists
+from ..core.paper.plan_json import bare_plan_tree
+from .output import write_json
+
+NAME = "cutplan"
+_ROUNDS = 1_000_000
+_SECONDS = 5.0
+
+
+def add_to(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -> None:
+    """Add the command to the command line."""
+    parser = commands.add_parser(NAME, help="plan a bare list of parts")
+    parser.add_argument("--parts", required=True, metavar="P.csv", help="part,length,width,qty,grain in mm")
+    parser.add_argument("--sheets", required=True, metavar="S.csv", help="sheet,length,width,qty in mm")
+    parser.add_argument("--kerf", required=True, metavar="MM", help="width of a cut")
+    parser.add_argument("--trim", required=True, metavar="MM", help="what is cut off each factory edge first")
+    parser.add_argument("--seconds", metavar="N", help=f"how long to search at most, {_SECONDS:g} if not given")
+    parser.add_argument("--json", required=True, metavar="OUT", help="write the plan to OUT, - for standard output")
+
+
+def run(arguments: argparse.Namespace) -> int:
+    """Run the command."""
+    started = time.monotonic()
+    lists = read_lists(
+        arguments.parts, arguments.sheets, arguments.kerf, arguments.trim, arguments.seconds or str(_SECONDS)
+    )
+    # A margin is left for checking and writing the plan.
+    until = started + lists.seconds * 0.95
+    best: Progress | None = None
+    for best in plan(lists.problem, _ROUNDS, lambda: time.monotonic() >= until):
+        pass
+    assert best is not None
+    write_json(arguments.json, bare_plan_tree(best.best, lists))
+    return 0

@@ -1,0 +1,44 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Writing results: to a file whole or not at all, or to standard output for ``-``."""
+
+from __future__ import annotations
+
+import json
+import sys
+from pathlib import Path
+from typing import Any
+
+from ..core.errors import FileNotWritten
+from ..core.project.files import load, write_whole
+from ..core.shop.made import Made
+
+
+def open_project(name: str) -> Made:
+    """Read a project and reckon everything that follows from it.
+
+    Raises:
+        FileFaulty: if it cannot be read.
+        SizeImpossible: if it cannot be built.
+    """
+    return Made(load(Path(name)).project)
+
+
+def write(target: str, data: bytes) -> None:
+    """Write bytes to a file, or to standard output where the target is ``-``.
+
+    Raises:
+        FileNotWritten: if the disk refuses.
+    """
+    if target == "-":
+        sys.stdout.buffer.write(data)
+        sys.stdout.buffer.flush()
+        return
+    try:
+        write_whole(Path(target), data)
+    except OSError as fault:
+        raise FileNotWritten(target, fault.strerror or "the disk refused") from None
+
+
+def write_json(target: str, tree: Any) -> None:
+    """Write a tree as JSON."""
+    write(target, (json.dumps(tree, indent=2, ensure_ascii=False) + "\n").encode("utf-8"))

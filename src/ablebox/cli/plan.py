@@ -1,0 +1,37 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""``ablebox plan``: the cut plan of a project."""
+
+from __future__ import annotations
+
+import argparse
+
+from ..core.paper.plan_json import project_plan_tree
+from ..core.shop.plans import ROUNDS, plan_all
+from .output import open_project, write, write_json
+
+NAME = "plan"
+
+
+def add_to(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -> None:
+    """Add the command to the command line."""
+    parser = commands.add_parser(NAME, help="plan the sheets of a project")
+    parser.add_argument("file", metavar="FILE")
+    parser.add_argument("--json", metavar="OUT", help="write JSON to OUT, - for standard output")
+
+
+def run(arguments: argparse.Namespace) -> int:
+    """Run the command."""
+    made = open_project(arguments.file)
+    plans = plan_all(made, ROUNDS)
+    if arguments.json:
+        write_json(arguments.json, project_plan_tree(made, plans))
+        return 0
+    lines = []
+    for code, plan in plans.items():
+        goods = made.project.rack.sheet_goods(code)
+        lines.append(f"{goods.name}: {len(plan.sheets)} sheets, at least {plan.bound.sheets} by area")
+        for number, sheet in enumerate(plan.sheets, start=1):
+            codes = ", ".join(spot.code for spot in sheet.spots)
+            lines.append(f"  {number}  {sheet.supply.code}  {sheet.used:.0%} used  {codes}")
+    write("-", ("\n".join(lines) + "\n").encode("utf-8"))
+    return 0

@@ -1,0 +1,109 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Proves from placement alone that a case can be built, in exact whole numbers.
+
+It shares nothing with the code that places the parts: it sees boxes and cuts only.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from itertools import combinations
+
+from ..lengths import Length
+from .part import Assembly, Cut, Face, Placed
+from .solid import AXES, Box, volume_left
+
+
+@dataclass(frozen=True, slots=True)
+class Flaw:
+    """Something that cannot be built as placed.
+
+    Args:
+        code: ``overlap``, ``outside``, ``empty``, ``loose``, ``stray`` or ``size``.
+        parts: roles of the parts it is about.
+        words: what is wrong.
+    """
+
+    code: str
+    parts: tuple[str, ...]
+    words: str
+
+
+def check(assembly: Assembly) -> list[Flaw]:
+    """Return every flaw in a case as placed; an empty list is the proof that it goes together."""
+    return [
+        *_solid_parts(assembly),
+        *_shared_space(assembly),
+        *_filled_cuts(assembly),
+        *_outside_size(assembly),
+    ]
+
+
+def _solid_parts(assembly: Assembly) -> list[Flaw]:
+    flaws = []
+    for part in assembly.parts:
+        box = part.box
+        if box.volume <= 0 or min(size.ticks for size in box.size) <= 0:
+            flaws.append(Flaw("size", (part.role,), f"{part.name} has no size"))
+        if sorted(part.axes) != [0, 1, 2]:
+            flaws.append(Flaw("size", (part.role,), f"{part.name} lies along the same axis twice"))
+        for cut in part.cuts:
+            if cut.box.volume <= 0 or box.meet(cut.box) != cut.box:
+                flaws.append(Flaw("stray", (part.role,), f"{cut.kind.value} {cut.name} is not inside {part.name}"))
+    return flaws
+
+
+def _shared_space(assembly: Assembly) -> list[Flaw]:
+    flaws = []
+    for one, other in combinations(assembly.parts, 2):
+        common = one.box.meet(other.box)
+        if common.volume and volume_left(common, [cut.box for cut in one.cuts + other.cuts]):
+            flaws.append(Flaw("overlap", (one.role, other.role), f"{one.name} and {other.name} are in the same place"))
+    return flaws
+
+
+def _filled_cuts(assembly: Assembly) -> list[Flaw]:
+    flaws = []
+    for part in assembly.parts:
+        for cut in part.cuts:
+            if not cut.kind.holds_a_part:
+                continue
+            mates = [other for other in assembly.parts if other is not part and other.box.meet(cut.box).volume]
+            words = f"{cut.kind.value} {cut.name} in {part.name}"
+            if len(mates) != 1:
+                flaws.append(Flaw("empty", (part.role,), f"{words} holds {len(mates)} parts instead of one"))
+            elif not _fills(mates[0], cut):
+                flaws.append(Flaw("loose", (part.role, mates[0].role), f"{mates[0].name} does not fill the {words}"))
+    return flaws
+
+
+def _fills(mate: Placed, cut: Cut) -> bool:
+    """Whether a part fills a cut: all of its width and length, and its depth but for the play.
+
+    Nothing of the mate may be cut away where it sits in the cut.
+    """
+    depth_axis, side = cut.face.value
+    low, high = list(cut.box.low), list(cut.box.high)
+    if side > 0:
+        low[depth_axis] += cut.play.ticks
+    else:
+        high[depth_axis] -= cut.play.ticks
+    needed = Box((low[0], low[1], low[2]), (high[0], high[1], high[2]))
+    if needed.volume <= 0 or needed.meet(mate.box) != needed:
+        return False
+    return volume_left(needed, [inner.box for inner in mate.cuts]) == needed.volume
+
+
+def _outside_size(assembly: Assembly) -> list[Flaw]:
+    """The carcass, doors left out, reaches exactly from 0 to the outside size each way."""
+    carcass = [part.box for part in assembly.parts if part.box.high[Face.FRONT.axis] > 0]
+    flaws = []
+    if not carcass:
+        return [Flaw("outside", (), "the case has no parts")]
+    for axis, designed in enumerate((assembly.outside[0], assembly.outside[2], assembly.outside[1])):
+        low = min(box.low[axis] for box in carcass)
+        high = max(box.high[axis] for box in carcass)
+        if (low, high) != (0, designed.length.ticks):
+            words = f"along {AXES[axis]} the case is {Length(high - low).mm:g} mm, designed {designed.length.mm:g} mm"
+            flaws.append(Flaw("outside", (), words))
+    return flaws

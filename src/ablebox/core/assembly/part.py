@@ -1,0 +1,170 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""A part in its place: its box, which way it lies, what is cut and bored into it, its bands."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from enum import Enum
+
+from ..lengths import ZERO, Length
+from ..reckoning import Reckoned
+from ..stock import Edging, Grain
+from .solid import Box
+
+
+class Face(Enum):
+    """A face of a part as it stands in the case: axis number and side."""
+
+    LEFT = (0, -1)
+    RIGHT = (0, 1)
+    FRONT = (1, -1)
+    BACK = (1, 1)
+    BOTTOM = (2, -1)
+    TOP = (2, 1)
+
+    @property
+    def axis(self) -> int:
+        """0 for x, 1 for y, 2 for z."""
+        return self.value[0]
+
+    @property
+    def words(self) -> str:
+        """The face's name on paper."""
+        return self.name.lower()
+
+
+class Hand(Enum):
+    """Whether a part has a mirror image that must not be mistaken for it."""
+
+    NONE = ""
+    LEFT = "left"
+    RIGHT = "right"
+
+
+class CutKind(Enum):
+    """What is taken out of a part by a saw or router."""
+
+    GROOVE = "groove"
+    DADO = "dado"
+    NOTCH = "notch"
+
+    @property
+    def holds_a_part(self) -> bool:
+        """Whether another part must fill it."""
+        return self in (CutKind.GROOVE, CutKind.DADO)
+
+
+@dataclass(frozen=True, slots=True)
+class Cut:
+    """A box taken out of a part.
+
+    Args:
+        kind: what it is.
+        name: what it is for, such as ``for the bottom``.
+        box: where it is, in the case's space.
+        face: the face it is cut into.
+        play: how much of its depth the part in it may leave empty.
+    """
+
+    kind: CutKind
+    name: str
+    box: Box
+    face: Face
+    play: Length = ZERO
+
+
+@dataclass(frozen=True, slots=True)
+class Holes:
+    """Holes of one kind bored into one face.
+
+    Args:
+        name: what they are for, such as ``shelf pins``.
+        face: the face they are bored into.
+        diameter: of each hole.
+        depth: of each hole.
+        centres: points in the case's space, in ticks; the coordinate across the face is ignored.
+    """
+
+    name: str
+    face: Face
+    diameter: Length
+    depth: Length
+    centres: tuple[tuple[int, int, int], ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Placed:
+    """A part in its place.
+
+    Args:
+        role: its place in the design, such as ``side.left``; unique within a case.
+        name: its name in the trade's words.
+        goods: code of the sheet goods it is cut from.
+        length: finished, along its long reading (the grain's way where grain runs along the length).
+        width: finished, across.
+        thickness: of its stock.
+        axes: the axis (0 x, 1 y, 2 z) along which length, width and thickness lie.
+        corner: left front floor corner.
+        grain: which way the grain runs on the part.
+        hand: whether it has a mirror image.
+        cuts: what is taken out of it.
+        holes: what is bored into it.
+        bands: the banded faces, each with its edging.
+        shows: the face that is seen, which gets the good side of the sheet; ``None`` if hidden.
+    """
+
+    role: str
+    name: str
+    goods: str
+    length: Reckoned
+    width: Reckoned
+    thickness: Reckoned
+    axes: tuple[int, int, int]
+    corner: tuple[Length, Length, Length]
+    grain: Grain = Grain.LENGTH
+    hand: Hand = Hand.NONE
+    cuts: tuple[Cut, ...] = ()
+    holes: tuple[Holes, ...] = ()
+    bands: tuple[tuple[Face, Edging], ...] = ()
+    shows: Face | None = None
+
+    @property
+    def box(self) -> Box:
+        """The space it takes up before anything is cut out of it."""
+        sizes = [ZERO, ZERO, ZERO]
+        for axis, size in zip(self.axes, (self.length, self.width, self.thickness), strict=True):
+            sizes[axis] = size.length
+        return Box.at(self.corner, (sizes[0], sizes[1], sizes[2]))
+
+    def reach(self, axis: int) -> tuple[Length, Length]:
+        """Return where it starts and ends along an axis."""
+        low, high = self.box.span(axis)
+        return Length(low), Length(high)
+
+
+@dataclass(frozen=True, slots=True)
+class Assembly:
+    """A case as built.
+
+    Args:
+        letter: the case's letter.
+        outside: width, height and depth over the carcass.
+        parts: every part in its place.
+        sums: the named sums a person may look up, such as inside width, by key.
+    """
+
+    letter: str
+    outside: tuple[Reckoned, Reckoned, Reckoned]
+    parts: tuple[Placed, ...]
+    sums: tuple[Reckoned, ...]
+
+    def part(self, role: str) -> Placed:
+        """Return the part with this role.
+
+        Raises:
+            KeyError: if the case has none.
+        """
+        for part in self.parts:
+            if part.role == role:
+                return part
+        raise KeyError(role)

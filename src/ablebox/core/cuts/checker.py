@@ -1,0 +1,101 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Proves a cut plan: every piece there once, inside the sheet, and free with edge-to-edge cuts.
+
+Written apart from the search and sharing none of its code. It looks at where the pieces lie
+and finds the cuts itself.
+"""
+
+from __future__ import annotations
+
+from collections import Counter
+
+from .plan import CutSheet, Plan, Spot
+from .problem import Problem
+
+_Place = tuple[int, int, int, int, str]
+
+
+def check(plan: Plan) -> list[str]:
+    """Return every fault of a plan, in words; an empty list is the proof that it can be cut."""
+    problem = plan.problem
+    faults = _counts(plan)
+    for number, sheet in enumerate(plan.sheets, start=1):
+        faults += [f"sheet {number}: {fault}" for fault in _sheet(sheet, problem)]
+    return faults
+
+
+def _counts(plan: Plan) -> list[str]:
+    faults = []
+    wanted = Counter({piece.code: piece.count for piece in plan.problem.pieces})
+    planned = Counter(spot.code for sheet in plan.sheets for spot in sheet.spots)
+    for code in sorted(set(wanted) | set(planned)):
+        if wanted[code] != planned[code]:
+            faults.append(f"piece {code} is planned {planned[code]} times, wanted {wanted[code]}")
+    offered = {supply: supply.count for supply in plan.problem.supplies}
+    for supply, count in Counter(sheet.supply for sheet in plan.sheets).items():
+        if supply not in offered:
+            faults.append(f"sheet {supply.code} is not in stock")
+        elif supply.count is not None and count > supply.count:
+            faults.append(f"sheet {supply.code} is used {count} times, there are {supply.count}")
+    return faults
+
+
+def _sheet(sheet: CutSheet, problem: Problem) -> list[str]:
+    faults = []
+    known = {piece.code: piece for piece in problem.pieces}
+    trim = problem.trim
+    for spot in sheet.spots:
+        piece = known.get(spot.code)
+        if piece is None:
+            continue
+        if (spot.length, spot.width) != (piece.length, piece.width):
+            faults.append(f"piece {spot.code} has another size than asked")
+        if spot.turned and piece.fixed:
+            faults.append(f"piece {spot.code} is turned against its grain")
+        dx, dy = spot.reach
+        x_end, y_end = sheet.supply.length - trim, sheet.supply.width - trim
+        if spot.x < trim or spot.y < trim or spot.x + dx > x_end or spot.y + dy > y_end:
+            faults.append(f"piece {spot.code} lies outside the trimmed sheet")
+    if not sheet.spots:
+        faults.append("nothing is cut from it")
+    elif not faults and not _comes_apart([_place(spot) for spot in sheet.spots], problem.kerf):
+        faults.append("no sequence of edge-to-edge cuts frees the pieces")
+    return faults
+
+
+def _place(spot: Spot) -> _Place:
+    dx, dy = spot.reach
+    return spot.x, spot.x + dx, spot.y, spot.y + dy, spot.code
+
+
+def _comes_apart(places: list[_Place], kerf: int) -> bool:
+    """Whether cuts of this kerf, each from edge to edge of what it divides, free every piece.
+
+    Any cut that is possible may be made first: it never takes away a later one. So one try
+    is enough, with a list of what is still together.
+    """
+    together = [places]
+    while together:
+        group = together.pop()
+        if len(group) == 1:
+            continue
+        parts = _divide(group, kerf)
+        if parts is None:
+            return False
+        together += parts
+    return True
+
+
+def _divide(group: list[_Place], kerf: int) -> list[list[_Place]] | None:
+    for axis in (0, 2):
+        ordered = sorted(group, key=lambda place: place[axis])
+        parts: list[list[_Place]] = [[ordered[0]]]
+        reach = ordered[0][axis + 1]
+        for place in ordered[1:]:
+            if place[axis] >= reach + kerf:
+                parts.append([])
+            parts[-1].append(place)
+            reach = max(reach, place[axis + 1])
+        if len(parts) > 1:
+            return parts
+    return None

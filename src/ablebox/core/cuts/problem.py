@@ -1,0 +1,87 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""What is to be cut from what: a list of pieces and a stock of sheets, in whole ticks."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+
+@dataclass(frozen=True, slots=True)
+class Piece:
+    """One kind of piece.
+
+    Args:
+        code: its code.
+        length: in ticks.
+        width: in ticks.
+        count: how many.
+        fixed: whether its length must run along the sheet's length.
+    """
+
+    code: str
+    length: int
+    width: int
+    count: int = 1
+    fixed: bool = True
+
+    def __post_init__(self) -> None:
+        if self.length <= 0 or self.width <= 0 or self.count < 1:
+            raise ValueError(f"piece {self.code} needs a length, a width and a count above 0")
+
+
+@dataclass(frozen=True, slots=True)
+class Supply:
+    """One kind of sheet at hand.
+
+    Args:
+        code: its name.
+        length: in ticks, before trimming.
+        width: in ticks, before trimming.
+        count: how many; ``None`` for as many as needed.
+        offcut: whether it costs nothing because it is left from earlier work.
+    """
+
+    code: str
+    length: int
+    width: int
+    count: int | None = None
+    offcut: bool = False
+
+    def __post_init__(self) -> None:
+        if self.length <= 0 or self.width <= 0 or (self.count is not None and self.count < 0):
+            raise ValueError(f"sheet {self.code} needs a length and a width above 0, and a count of 0 or more")
+
+
+@dataclass(frozen=True, slots=True)
+class Problem:
+    """Pieces to cut, sheets to cut them from, and the saw.
+
+    Args:
+        pieces: the pieces; codes are distinct.
+        supplies: the sheets.
+        kerf: width of a cut, in ticks.
+        trim: what is cut off each of the four factory edges first, in ticks.
+    """
+
+    pieces: tuple[Piece, ...]
+    supplies: tuple[Supply, ...]
+    kerf: int
+    trim: int
+
+    def __post_init__(self) -> None:
+        if self.kerf < 0 or self.trim < 0:
+            raise ValueError("kerf and trim are 0 or more")
+        codes = [piece.code for piece in self.pieces]
+        if len(set(codes)) != len(codes):
+            raise ValueError("two pieces have the same code")
+
+    def usable(self, supply: Supply) -> tuple[int, int]:
+        """Return length and width of a sheet after trimming; 0 or less if nothing is left."""
+        return supply.length - 2 * self.trim, supply.width - 2 * self.trim
+
+    def holds(self, supply: Supply, piece: Piece) -> bool:
+        """Whether a sheet can hold a piece at all."""
+        length, width = self.usable(supply)
+        if piece.length <= length and piece.width <= width:
+            return True
+        return not piece.fixed and piece.width <= length and piece.length <= width

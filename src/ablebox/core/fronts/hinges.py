@@ -1,0 +1,52 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Concealed hinges: how many a door takes, and where their cups and plates go.
+
+Cup 35 mm, 12 to 13 mm deep, its edge 3 to 6 mm from the door's edge; two hinges up to
+40 in, three to 60, four to 80; the outer ones about 100 mm from the ends; plates on a line
+37 mm behind the front edge, their screws 32 mm apart (common practice).
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..lengths import Length, inches, millimetres
+
+PLATE_LINE = millimetres(37)
+PLATE_SCREWS = millimetres(32)
+PLATE_HOLE, PLATE_DEPTH = millimetres(5), millimetres(10)
+END_DISTANCE = millimetres(100)
+_HEIGHTS = ((inches(40), 2), (inches(60), 3), (inches(80), 4))
+
+
+@dataclass(frozen=True, slots=True)
+class CupHinge:
+    """A concealed hinge.
+
+    Args:
+        cup: diameter of the cup.
+        depth: how deep it is bored.
+        edge: from the door's edge to the edge of the cup.
+    """
+
+    cup: Length = millimetres(35)
+    depth: Length = millimetres("12.5")
+    edge: Length = millimetres(5)
+
+
+def hinge_count(height: Length) -> int:
+    """Return how many hinges a door of this height takes."""
+    return next((count for limit, count in _HEIGHTS if height <= limit), 5)
+
+
+def hinge_heights(height: Length) -> list[Length]:
+    """Return the heights of the hinges' centres above the door's lower edge.
+
+    On short doors the outer ones move in, to a fifth of the height.
+    """
+    end = min(END_DISTANCE, height.share(5)[-1])
+    steps = (height - end * 2).share(hinge_count(height) - 1)
+    heights = [end]
+    for step in steps:
+        heights.append(heights[-1] + step)
+    return heights

@@ -1,0 +1,139 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The list of distinct parts of a project, each with its count."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from ..assembly.part import Assembly, Face, Hand, Placed
+from ..lengths import Length
+from ..reckoning import Book, Origin, Reckoned, leaf
+from ..stock import Edging, Grain, Rack, SheetGoods
+from .machining import Machining, edge_run, machining
+
+
+@dataclass(frozen=True, slots=True)
+class Band:
+    """A banded edge of a part.
+
+    Args:
+        edge: which edge.
+        edging: with what.
+        run: how much of it is banded.
+    """
+
+    edge: Face
+    edging: Edging
+    run: Length
+
+
+@dataclass(frozen=True, slots=True)
+class Part:
+    """A distinct part, cut ``count`` times.
+
+    Args:
+        code: case letter and number, such as ``A-03``.
+        case: the case's letter.
+        name: its name in the trade's words.
+        roles: its places in the case, one for each piece.
+        goods: what it is cut from.
+        length: finished.
+        width: finished.
+        thickness: of the stock.
+        cut_length: at the saw, less thick bands.
+        cut_width: at the saw, less thick bands.
+        grain: which way the grain runs on it.
+        hand: left, right or none.
+        bands: its banded edges.
+        machining: what is cut and bored into it.
+        shows: the face that is seen.
+    """
+
+    code: str
+    case: str
+    name: str
+    roles: tuple[str, ...]
+    goods: SheetGoods
+    length: Reckoned
+    width: Reckoned
+    thickness: Reckoned
+    cut_length: Reckoned
+    cut_width: Reckoned
+    grain: Grain
+    hand: Hand
+    bands: tuple[Band, ...]
+    machining: tuple[Machining, ...]
+    shows: Face | None
+
+    @property
+    def count(self) -> int:
+        """How many are cut."""
+        return len(self.roles)
+
+    @property
+    def pieces(self) -> list[str]:
+        """The code of each piece: the part's own, numbered where there are several."""
+        if self.count == 1:
+            return [self.code]
+        return [f"{self.code}.{i + 1}" for i in range(self.count)]
+
+
+def parts_list(assemblies: Sequence[Assembly], rack: Rack) -> list[Part]:
+    """Return the distinct parts of all cases, in the order of their codes."""
+    return [part for assembly in assemblies for part in _case_parts(assembly, rack)]
+
+
+def _case_parts(assembly: Assembly, rack: Rack) -> list[Part]:
+    groups: dict[object, list[Placed]] = {}
+    for placed in assembly.parts:
+        groups.setdefault(_same(placed), []).append(placed)
+    book = Book(f"{assembly.letter}/")
+    return [
+        _part(f"{assembly.letter}-{number:02d}", assembly.letter, group, rack, book)
+        for number, group in enumerate(groups.values(), start=1)
+    ]
+
+
+def _same(placed: Placed) -> object:
+    """Two parts are the same if nobody could tell them apart on the bench."""
+    return (
+        placed.name, placed.goods, placed.length.length, placed.width.length, placed.grain, placed.hand,
+        placed.bands, machining(placed),
+    )  # fmt: skip
+
+
+def _part(code: str, letter: str, group: list[Placed], rack: Rack, book: Book) -> Part:
+    first = group[0]
+    goods = rack.sheet_goods(first.goods)
+    grain = first.grain if goods.grained else Grain.ANY
+    return Part(
+        code=code,
+        case=letter,
+        name=first.name,
+        roles=tuple(placed.role for placed in group),
+        goods=goods,
+        length=first.length,
+        width=first.width,
+        thickness=first.thickness,
+        cut_length=_cut_size(first, first.length, first.axes[0], book),
+        cut_width=_cut_size(first, first.width, first.axes[1], book),
+        grain=grain,
+        hand=first.hand,
+        bands=tuple(Band(face, edging, edge_run(first, face)) for face, edging in first.bands),
+        machining=machining(first),
+        shows=first.shows,
+    )
+
+
+def _cut_size(placed: Placed, finished: Reckoned, axis: int, book: Book) -> Reckoned:
+    """Finished size less the bands on the edges across this axis that are thick enough to count."""
+    total = finished.times(1)
+    for face, edging in placed.bands:
+        if face.axis == axis and edging.deduction:
+            band = leaf(
+                edging.deduction, f"{edging.name}, {face.words} edge", f"edging/{edging.code}", Origin.STOCK, "deducted"
+            )
+            total = total - band
+    key = finished.key.removeprefix(book.prefix) + ".cut"
+    return book.named(total, finished.label + ", cut", key)

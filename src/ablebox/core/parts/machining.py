@@ -1,0 +1,157 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""What is cut and bored into a part, with positions from the edges a person measures from.
+
+Every position is taken from the nearer of two named edges of the finished part, so that a
+fence or a tape can be set from it.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..assembly.part import Cut, CutKind, Face, Holes, Placed
+from ..lengths import ZERO, Length
+
+_FACES = {face.value: face for face in Face}
+
+
+@dataclass(frozen=True, slots=True)
+class Stretch:
+    """A stretch along one direction of a part.
+
+    Args:
+        edge: the edge it is measured from.
+        start: from that edge to where it starts.
+        end: from that edge to where it ends; the same as ``start`` for a line.
+        whole: whether it runs from edge to edge.
+    """
+
+    edge: Face
+    start: Length
+    end: Length
+    whole: bool = False
+
+    @property
+    def size(self) -> Length:
+        """How long the stretch is."""
+        return self.end - self.start
+
+
+@dataclass(frozen=True, slots=True)
+class Slot:
+    """A groove, dado or notch.
+
+    Args:
+        kind: which of them.
+        name: what it is for.
+        face: the face it is cut into.
+        along: where it lies along the part's length.
+        across: where it lies across the part's width.
+        depth: how deep.
+        through: whether it goes right through.
+    """
+
+    kind: CutKind
+    name: str
+    face: Face
+    along: Stretch
+    across: Stretch
+    depth: Length
+    through: bool
+
+
+@dataclass(frozen=True, slots=True)
+class HoleRow:
+    """Holes on one line along the part's length.
+
+    Args:
+        name: what they are for.
+        face: the face they are bored into.
+        diameter: of each.
+        depth: of each.
+        across: the line they stand on.
+        edge: the edge from which ``at`` is measured.
+        at: centres, nearest first.
+    """
+
+    name: str
+    face: Face
+    diameter: Length
+    depth: Length
+    across: Stretch
+    edge: Face
+    at: tuple[Length, ...]
+
+    @property
+    def pitch(self) -> Length | None:
+        """The distance from hole to hole if all are equal and there are more than two."""
+        steps = {b - a for a, b in zip(self.at, self.at[1:], strict=False)}
+        return steps.pop() if len(self.at) > 2 and len(steps) == 1 else None
+
+
+Machining = Slot | HoleRow
+
+
+def machining(part: Placed) -> tuple[Machining, ...]:
+    """Return everything cut and bored into a part."""
+    slots = [_slot(part, cut) for cut in part.cuts]
+    rows = [row for holes in part.holes for row in _rows(part, holes)]
+    return (*slots, *rows)
+
+
+def _stretch(part: Placed, axis: int, low: int, high: int) -> Stretch:
+    """Measure a stretch from the nearer of the two edges across ``axis``."""
+    start, end = part.box.span(axis)
+    from_low, from_high = low - start, end - high
+    whole = from_low == 0 and from_high == 0
+    if from_low <= from_high:
+        return Stretch(_FACES[(axis, -1)], Length(from_low), Length(high - start), whole)
+    return Stretch(_FACES[(axis, 1)], Length(from_high), Length(end - low), whole)
+
+
+def _slot(part: Placed, cut: Cut) -> Slot:
+    along, across, through = part.axes
+    depth = cut.box.size[through]
+    return Slot(
+        kind=cut.kind,
+        name=cut.name,
+        face=cut.face,
+        along=_stretch(part, along, *cut.box.span(along)),
+        across=_stretch(part, across, *cut.box.span(across)),
+        depth=depth,
+        through=depth == part.thickness.length,
+    )
+
+
+def _rows(part: Placed, holes: Holes) -> list[HoleRow]:
+    along, across, _ = part.axes
+    lines: dict[int, list[int]] = {}
+    for centre in holes.centres:
+        lines.setdefault(centre[across], []).append(centre[along])
+    low = part.box.span(along)[0]
+    return [
+        HoleRow(
+            name=holes.name,
+            face=holes.face,
+            diameter=holes.diameter,
+            depth=holes.depth,
+            across=_stretch(part, across, line, line),
+            edge=_FACES[(along, -1)],
+            at=tuple(Length(at - low) for at in sorted(centres)),
+        )
+        for line, centres in sorted(lines.items())
+    ]
+
+
+def edge_run(part: Placed, face: Face) -> Length:
+    """Return how much of an edge there is to band: its length, less what notches take of it."""
+    run_axis = next(axis for axis in part.axes[:2] if axis != face.axis)
+    low, high = part.box.span(run_axis)
+    total = high - low
+    side = face.value[1]
+    for cut in part.cuts:
+        at = cut.box.high[face.axis] if side > 0 else cut.box.low[face.axis]
+        edge = part.box.high[face.axis] if side > 0 else part.box.low[face.axis]
+        if cut.kind is CutKind.NOTCH and at == edge:
+            total -= cut.box.high[run_axis] - cut.box.low[run_axis]
+    return max(Length(total), ZERO)

@@ -1,0 +1,61 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Parts in words: edges, grain and machining as they stand on paper and on screen."""
+
+from __future__ import annotations
+
+from ..stock import Grain
+from ..units import Units
+from .listing import Part
+from .machining import HoleRow, Machining, Slot, Stretch
+
+
+def edges(part: Part) -> str:
+    """Return the banded edges, as in ``front · iron-on veneer``."""
+    by_edging: dict[str, list[str]] = {}
+    for band in part.bands:
+        by_edging.setdefault(band.edging.name, []).append(band.edge.words)
+    texts = []
+    for name, faces in by_edging.items():
+        texts.append(f"{'all four' if len(faces) == 4 else ', '.join(faces)} · {name}")
+    return "; ".join(texts)
+
+
+def grain(part: Part) -> str:
+    """Return which way the grain runs, in a word or two."""
+    return {Grain.LENGTH: "along length", Grain.WIDTH: "across", Grain.ANY: "either way"}[part.grain]
+
+
+def describe(item: Machining, units: Units) -> str:
+    """Return one line of machining, with every position from a named edge."""
+    if isinstance(item, Slot):
+        return _slot(item, units)
+    return _row(item, units)
+
+
+def _slot(slot: Slot, units: Units) -> str:
+    wide, long = sorted((slot.along, slot.across), key=lambda stretch: stretch.size)
+    if slot.through:
+        size = f"{units.write(slot.along.size)} × {units.write(slot.across.size)}"
+        corner = f"{slot.along.edge.words} {slot.across.edge.words} corner"
+        return f"{slot.kind.value} {size} at the {corner}, {slot.name}"
+    place = f"{units.write(wide.start)} from the {wide.edge.words} edge"
+    text = f"{slot.kind.value} {units.write(wide.size)} wide, {units.write(slot.depth)} deep, {place}"
+    return f"{text}, {_extent(long, units)}, {slot.name}"
+
+
+def _extent(stretch: Stretch, units: Units) -> str:
+    if stretch.whole:
+        return "edge to edge"
+    if not stretch.start:
+        return f"stops {units.write(stretch.end)} from the {stretch.edge.words} edge"
+    return f"from {units.write(stretch.start)} to {units.write(stretch.end)} off the {stretch.edge.words} edge"
+
+
+def _row(row: HoleRow, units: Units) -> str:
+    line = f"{units.write(row.across.start)} from the {row.across.edge.words} edge"
+    size = f"{row.name}, {units.write(row.diameter)} × {units.write(row.depth)} deep, {line}"
+    if row.pitch is not None:
+        first = f"first {units.write(row.at[0])} from the {row.edge.words} edge"
+        return f"{len(row.at)} {size}: {first}, every {units.write(row.pitch)}"
+    places = ", ".join(units.write(at) for at in row.at)
+    return f"{len(row.at)} {size}: {places} from the {row.edge.words} edge"

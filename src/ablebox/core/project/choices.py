@@ -1,0 +1,157 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Every number a person may set, under the same key that its reckoning carries.
+
+``A/kick.height`` is the kick of case A, ``room/width.2.read`` the second reading,
+``stock/case/thickness`` the measured thickness of the case stock, ``saw/kerf`` the kerf.
+"""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Callable
+from dataclasses import dataclass, replace
+from typing import Any
+
+from ..lengths import ZERO, Length, millimetres
+from .tree import Project
+
+#: Key of a case's number -> (its name, where it stands in the design, the least it may be).
+CASE_CHOICES: dict[str, tuple[str, tuple[str, ...]]] = {
+    "width": ("width", ("width",)),
+    "height": ("height", ("height",)),
+    "depth": ("depth", ("depth",)),
+    "kick.height": ("toe kick height", ("kick", "height")),
+    "kick.depth": ("toe kick depth", ("kick", "depth")),
+    "bottom.dado": ("dado depth", ("bottom", "dado")),
+    "stretcher.width": ("stretcher width", ("top", "width")),
+    "back.groove": ("groove depth", ("back", "groove")),
+    "back.play": ("play of the back", ("back", "play")),
+    "rail.width": ("hanging rail width", ("back", "rail")),
+    "shelf.play": ("play of the shelf", ("shelves", "play")),
+    "shelf.setback": ("setback of the shelf", ("shelves", "setback")),
+    "pins.hole": ("pin hole diameter", ("shelves", "hole")),
+    "pins.depth": ("pin hole depth", ("shelves", "hole_depth")),
+    "pins.pitch": ("pitch of the pin holes", ("shelves", "pitch")),
+    "pins.inset": ("inset of the pin rows", ("shelves", "inset")),
+    "pins.margin": ("lowest pin hole above the floor", ("shelves", "margin")),
+    "doors.reveal": ("reveal at the sides", ("fronts", "reveal")),
+    "doors.reveal_top": ("reveal above the doors", ("fronts", "reveal_top")),
+    "doors.reveal_bottom": ("reveal below the doors", ("fronts", "reveal_bottom")),
+    "doors.gap": ("gap between the doors", ("fronts", "gap")),
+    "hinge.cup": ("hinge cup diameter", ("fronts", "hinge", "cup")),
+    "hinge.depth": ("hinge cup depth", ("fronts", "hinge", "depth")),
+    "hinge.edge": ("cup from the door's edge", ("fronts", "hinge", "edge")),
+}
+
+_THIN = millimetres("0.1")
+
+
+@dataclass(frozen=True, slots=True)
+class Choice:
+    """A number a person may set.
+
+    Args:
+        key: its key.
+        title: its name, as it stands in the undo menu.
+        value: what it is now.
+        least: the least it may be.
+        put: returns the project with another value.
+    """
+
+    key: str
+    title: str
+    value: Length
+    least: Length
+    put: Callable[[Length], Project]
+
+
+def choice(project: Project, key: str) -> Choice | None:
+    """Return the choice behind a key; ``None`` if the key is no choice or points at nothing."""
+    head, _, rest = key.partition("/")
+    if head == "room":
+        return _room_choice(project, key, rest)
+    if head == "stock":
+        return _stock_choice(project, key, rest.partition("/")[0])
+    if head == "saw" and rest in ("kerf", "trim"):
+        saw = project.rack.saw
+
+        def put_saw(value: Length) -> Project:
+            return replace(project, rack=replace(project.rack, saw=replace(saw, **{rest: value})))
+
+        return Choice(key, rest, getattr(saw, rest), ZERO, put_saw)
+    if rest in CASE_CHOICES and head in {case.letter for case in project.cases}:
+        return _case_choice(project, key, head, rest)
+    return None
+
+
+def _case_choice(project: Project, key: str, letter: str, rest: str) -> Choice | None:
+    case = project.case(letter)
+    name, path = CASE_CHOICES[rest]
+
+    def put(value: Length) -> Project:
+        changed = _put_at(case, path, value)
+        if rest == "width":
+            changed = replace(changed, follows=False)
+        return project.with_case(changed)
+
+    value: Any = case
+    for step in path:
+        value = getattr(value, step)
+    zero_allowed = rest.endswith((".play", ".setback", ".gap")) or ".reveal" in rest
+    return Choice(key, f"{letter}: {name}", value, ZERO if zero_allowed else _THIN, put)
+
+
+def _put_at(record: Any, path: tuple[str, ...], value: Length) -> Any:
+    if not path:
+        return value
+    return replace(record, **{path[0]: _put_at(getattr(record, path[0]), path[1:], value)})
+
+
+def _room_choice(project: Project, key: str, rest: str) -> Choice | None:
+    alcove = project.alcove
+
+    def put(**changes: Any) -> Project:
+        return replace(project, alcove=replace(alcove, **changes))
+
+    if rest == "tape.body":
+        return Choice(key, "tape body", alcove.tape_body, ZERO, lambda value: put(tape_body=value))
+    if rest == "allowance":
+        return Choice(key, "fit allowance", alcove.allowance, ZERO, lambda value: put(allowance=value))
+    if rest in ("ceiling.read", "mouth.read"):
+        name = rest.partition(".")[0]
+        reading = getattr(alcove, name)
+        if reading is None:
+            return None
+        return Choice(key, f"{name} reading", reading.read, _THIN, lambda v: put(**{name: replace(reading, read=v)}))
+    found = re.fullmatch(r"width\.(\d+)\.read", rest)
+    if found and 1 <= int(found[1]) <= len(alcove.widths):
+        at = int(found[1]) - 1
+        old = alcove.widths[at]
+
+        def put_width(value: Length) -> Project:
+            widths = list(alcove.widths)
+            widths[at] = replace(old, read=value)
+            return put(widths=tuple(widths))
+
+        return Choice(key, f"reading at {old.place}", old.read, _THIN, put_width)
+    return None
+
+
+def _stock_choice(project: Project, key: str, code: str) -> Choice | None:
+    for goods in project.rack.goods:
+        if goods.code == code:
+
+            def put(value: Length, old: Any = goods) -> Project:
+                rows = tuple(replace(row, measured=value) if row is old else row for row in project.rack.goods)
+                return replace(project, rack=replace(project.rack, goods=rows))
+
+            return Choice(key, f"measured thickness of {goods.name}", goods.thickness, _THIN, put)
+    return None
+
+
+def set_measured(project: Project, key: str, value: Length | None) -> Project:
+    """Return the project with a sum overruled by a measurement, or set free again with ``None``."""
+    measured = {k: v for k, v in project.measured.items() if k != key}
+    if value is not None:
+        measured[key] = value
+    return replace(project, measured=measured)

@@ -1,0 +1,199 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The project as JSON text, read strictly: every fault is reported, each with its place.
+
+Format history (see docs/file-format.md):
+
+1. First version: project, units, alcove, rack, cases, measured.
+"""
+
+from __future__ import annotations
+
+import json
+from dataclasses import fields, is_dataclass
+from enum import Enum
+from typing import Any
+
+from cattrs import ClassValidationError, Converter, IterableValidationError, transform_error
+from cattrs.gen import make_dict_structure_fn, make_dict_unstructure_fn
+
+from ..cabinet.design import SCHOOLS
+from ..errors import FileFaulty, FileNewer, LengthNotUnderstood
+from ..lengths import Length
+from ..typed import read_length
+from ..units import System, Units
+from .tree import Project
+
+FORMAT, VERSION = "ablebox", 1
+
+_INCH, _MM = Units(System.INCH), Units(System.MM)
+_SCHOOL_NAMES = {record: name for schools in SCHOOLS.values() for name, record in schools.items()}
+
+
+class _Wrong(ValueError):
+    """A fault in the file; its text is shown as it is."""
+
+
+def _length_in(value: Any, _: Any) -> Length:
+    if not isinstance(value, str):
+        raise _Wrong(f"{json.dumps(value)} is not a length; write it with its unit, as in \"24 1/4 in\" or \"616.5 mm\"")
+    if not value.endswith((" in", " mm")):
+        raise _Wrong(f"“{value}” lacks its unit; write in or mm behind it")
+    try:
+        return read_length(value, _MM)
+    except LengthNotUnderstood as fault:
+        raise _Wrong(str(fault)) from None
+
+
+def _length_out(length: Length) -> str:
+    text = _INCH.exact(length)
+    return text.replace("−", "-") if text.endswith(" mm") else text.replace("−", "-") + " in"
+
+
+def _strict(kind: type, words: str) -> Any:
+    def structure(value: Any, _: Any) -> Any:
+        if type(value) is not kind:
+            raise _Wrong(f"{json.dumps(value, ensure_ascii=False)[:60]} is not {words}")
+        return value
+
+    return structure
+
+
+def _enum_in(value: Any, kind: type[Enum]) -> Enum:
+    try:
+        return kind(value)
+    except ValueError:
+        allowed = ", ".join(str(member.value) for member in kind)
+        raise _Wrong(f"{json.dumps(value)} is not one of {allowed}") from None
+
+
+def _record_in(converter: Converter, kind: Any) -> Any:
+    """Read a record strictly: every field there, none unknown, schools by their name."""
+    inner = make_dict_structure_fn(kind, converter, _cattrs_forbid_extra_keys=True, _cattrs_detailed_validation=True)
+    names = [field.name for field in fields(kind)]
+    school = _SCHOOL_NAMES.get(kind)
+
+    def structure(value: Any, _: Any) -> Any:
+        if not isinstance(value, dict):
+            raise _Wrong("is not an object { }")
+        value = dict(value)
+        faults: list[Exception] = []
+        if school is not None and value.pop("school", None) != school:
+            faults.append(_Wrong(f"“school” must be “{school}”"))
+        missing = [name for name in names if name not in value]
+        if missing:
+            faults.append(_Wrong(f"lacks {', '.join(missing)}"))
+        try:
+            made = inner(value, kind)
+        except ClassValidationError as group:
+            faults += [fault for fault in group.exceptions if not isinstance(fault, KeyError)]
+        except ValueError as fault:
+            faults.append(_Wrong(str(fault)))
+        if faults:
+            raise ClassValidationError("faults", faults, kind)
+        return made
+
+    return structure
+
+
+def _record_out(converter: Converter, kind: Any) -> Any:
+    inner = make_dict_unstructure_fn(kind, converter)
+    school = _SCHOOL_NAMES.get(kind)
+    if school is None:
+        return inner
+    return lambda record: {"school": school, **inner(record)}
+
+
+def _converter() -> Converter:
+    made = Converter(detailed_validation=True)
+    for kind, words in ((str, "a text in quotes"), (int, "a whole number"), (bool, "true or false")):
+        made.register_structure_hook(kind, _strict(kind, words))
+    made.register_structure_hook_func(lambda kind: isinstance(kind, type) and issubclass(kind, Enum), _enum_in)
+    made.register_structure_hook_factory(is_dataclass, lambda kind: _record_in(made, kind))
+    made.register_unstructure_hook_factory(is_dataclass, lambda kind: _record_out(made, kind))
+    made.register_structure_hook(Length, _length_in)
+    made.register_unstructure_hook(Length, _length_out)
+    return made
+
+
+_CONVERTER = _converter()
+
+
+def to_text(project: Project) -> str:
+    """Return the project as the text of a file; equal projects give equal text."""
+    tree = {"format": FORMAT, "version": VERSION, "project": _CONVERTER.unstructure(project)}
+    return json.dumps(tree, indent=2, ensure_ascii=False) + "\n"
+
+
+def from_text(text: str, path: str) -> Project:
+    """Read a project.
+
+    Args:
+        text: the text of the file.
+        path: its name, for the errors.
+
+    Raises:
+        FileNewer: if a newer version wrote it.
+        FileFaulty: with every fault that was found.
+    """
+    tree = _tree(text, path)
+    if not isinstance(tree, dict) or tree.get("format") != FORMAT:
+        raise FileFaulty(path, [("", "this is not an Able Box project")], "Choose a file that ends in .ablebox.")
+    version = tree.get("version")
+    if type(version) is not int or version < 1:
+        raise FileFaulty(path, [("version", "is not a whole number above 0")], _REMEDY)
+    if version > VERSION:
+        fault = f"it was written by a newer Able Box (file version {version}, this program reads up to {VERSION})"
+        raise FileNewer(path, [("", fault)], "Open it with the newer program.")
+    unknown = sorted(set(tree) - {"format", "version", "project"})
+    faults = [(name, "is not known") for name in unknown]
+    try:
+        project = _CONVERTER.structure(tree.get("project"), Project)
+    except (ClassValidationError, IterableValidationError) as group:
+        faults += _listed(group)
+    except _Wrong as fault:
+        faults.append(("project", str(fault)))
+    if faults:
+        raise FileFaulty(path, faults, _REMEDY)
+    return project
+
+
+_REMEDY = "Mend these places, or open the previous version kept beside the file (its name ends in ~)."
+
+
+def _tree(text: str, path: str) -> Any:
+    def pairs(items: list[tuple[str, Any]]) -> dict[str, Any]:
+        names = [name for name, _ in items]
+        twice = next((name for name in names if names.count(name) > 1), None)
+        if twice is not None:
+            raise _Wrong(f"“{twice}” stands twice in one object")
+        return dict(items)
+
+    def constant(name: str) -> Any:
+        raise _Wrong(f"{name} is not a number")
+
+    try:
+        return json.loads(text, object_pairs_hook=pairs, parse_constant=constant)
+    except json.JSONDecodeError as fault:
+        place = f"line {fault.lineno}, column {fault.colno}"
+        raise FileFaulty(path, [(place, "the text breaks off or is damaged here")], _REMEDY) from None
+    except _Wrong as fault:
+        raise FileFaulty(path, [("", str(fault))], _REMEDY) from None
+    except RecursionError:
+        raise FileFaulty(path, [("", "it is nested too deeply to be a project")], _REMEDY) from None
+
+
+def _listed(group: Any) -> list[tuple[str, str]]:
+    faults = []
+    for line in transform_error(group, "project", _words):
+        words, _, place = line.rpartition(" @ ")
+        faults.append((place, words))
+    return faults
+
+
+def _words(fault: BaseException, _: type | None) -> str:
+    extra = getattr(fault, "extra_fields", None)
+    if extra:
+        return f"{', '.join(sorted(extra))} is not known"
+    if isinstance(fault, (TypeError, AttributeError)):
+        return "is not of the right kind"
+    return str(fault)

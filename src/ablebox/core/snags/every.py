@@ -1,0 +1,18 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""All checks, and the list of what they find, worst first."""
+
+from __future__ import annotations
+
+from ..shop.made import Made
+from . import built, fit, holes, joints, readings, stock
+from .snag import Check, Snag
+
+CHECKS: tuple[Check, ...] = (
+    *fit.CHECKS, *built.CHECKS, *stock.CHECKS, *joints.CHECKS, *holes.CHECKS, *readings.CHECKS,
+)  # fmt: skip
+
+
+def snags(made: Made) -> list[Snag]:
+    """Return every snag, the ones that stop the work first."""
+    found = [snag for check in CHECKS for snag in check(made)]
+    return sorted(found, key=lambda snag: snag.level)

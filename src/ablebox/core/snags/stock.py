@@ -1,0 +1,59 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Is the stock known well enough, and is every part to be had from it."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+from ..cuts.bound import bound
+from ..shop.made import Made
+from .snag import Check, Fix, Level, Snag
+
+
+def not_measured(made: Made) -> Iterator[Snag]:
+    """Sheets are thinner than their name; grooves and inside widths need the real thickness."""
+    used = {part.goods.code for part in made.parts}
+    for goods in made.project.rack.goods:
+        if goods.code in used and goods.measured is None:
+            key = f"stock/{goods.code}/thickness"
+            text = (
+                f"{goods.name} is reckoned at {made.units.write(goods.nominal)}, the size in its name; "
+                "measure a sheet, most are thinner."
+            )
+            yield Snag("stock.not-measured", Level.NOTE, text, "", key, Fix("Enter the measured thickness", key=key))
+
+
+def no_sheet_holds_it(made: Made) -> Iterator[Snag]:
+    """Every part fits on some sheet of its stock."""
+    for part in made.parts:
+        problem = made.problems[part.goods.code]
+        piece = next(p for p in problem.pieces if p.code == part.code)
+        if any(problem.holds(supply, piece) for supply in problem.supplies if supply.count != 0):
+            continue
+        write = made.units.write
+        size = f"{write(part.cut_length.length)} × {write(part.cut_width.length)}"
+        text = f"{part.code} ({part.name}, {size}) fits on no sheet of {part.goods.name}: make it smaller, or add a larger sheet."
+        yield Snag("stock.too-large", Level.STOP, text, part.case, part.length.key)
+
+
+def sheets_run_out(made: Made) -> Iterator[Snag]:
+    """Sheets that are counted must cover the parts' area at least."""
+    for code, problem in made.problems.items():
+        if any(supply.count is None for supply in problem.supplies):
+            continue
+        kerf = problem.kerf
+        need = sum((p.length + kerf) * (p.width + kerf) * p.count for p in problem.pieces)
+        have = 0
+        for supply in problem.supplies:
+            length, width = problem.usable(supply)
+            have += max(0, length + kerf) * max(0, width + kerf) * (supply.count or 0)
+        if need > have:
+            goods = made.project.rack.sheet_goods(code)
+            text = (
+                f"There is not enough {goods.name}: the parts alone cover {bound(problem).by_area:.1f} sheets, "
+                "more than the rack holds; add sheets, or leave their quantity empty."
+            )
+            yield Snag("stock.short", Level.STOP, text)
+
+
+CHECKS: tuple[Check, ...] = (no_sheet_holds_it, sheets_run_out, not_measured)

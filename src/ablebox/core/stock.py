@@ -1,0 +1,167 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""What is bought or already on the rack: sheet goods, edging, and the saw that cuts them."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from enum import Enum
+
+from .lengths import ZERO, Length
+from .reckoning import Origin, Reckoned, leaf
+from .units import Units
+
+
+class Grain(Enum):
+    """Which side of a part or sheet the grain runs along."""
+
+    LENGTH = "length"
+    WIDTH = "width"
+    ANY = "any"
+
+
+@dataclass(frozen=True, slots=True)
+class Sheet:
+    """A size of sheet to be had, or an offcut on the rack.
+
+    Args:
+        length: along the grain, where there is grain.
+        width: across it.
+        count: how many there are; ``None`` for as many as needed.
+        offcut: whether it is left from earlier work, and so is used first.
+    """
+
+    length: Length
+    width: Length
+    count: int | None = None
+    offcut: bool = False
+
+    def __post_init__(self) -> None:
+        if self.length <= ZERO or self.width <= ZERO:
+            raise ValueError("a sheet has a length and a width above 0")
+        if self.count is not None and self.count < 0:
+            raise ValueError("the count of sheets is 0 or more, or empty for as many as needed")
+
+
+@dataclass(frozen=True, slots=True)
+class SheetGoods:
+    """A kind of sheet: plywood, MDF or board of one thickness.
+
+    Args:
+        code: its short name inside the project, such as ``case``.
+        name: what it is called at the counter.
+        nominal: the thickness in its name.
+        measured: what calipers say; ``None`` until someone has measured.
+        grained: whether the grain matters.
+        sheets: the sizes to be had.
+    """
+
+    code: str
+    name: str
+    nominal: Length
+    measured: Length | None = None
+    grained: bool = True
+    sheets: tuple[Sheet, ...] = ()
+
+    def __post_init__(self) -> None:
+        if self.nominal <= ZERO or (self.measured is not None and self.measured <= ZERO):
+            raise ValueError("a thickness is above 0")
+
+    @property
+    def thickness(self) -> Length:
+        """The thickness that is reckoned with: the measured one where there is one."""
+        return self.nominal if self.measured is None else self.measured
+
+    def reckoned_thickness(self, label: str, units: Units) -> Reckoned:
+        """The thickness as a term of a sum, saying whether it was measured."""
+        if self.measured is None:
+            note, origin = f"{self.name}, by its name", Origin.STOCK
+        else:
+            note, origin = f"{units.write(self.nominal)} {self.name}, measured", Origin.MEASURED
+        return leaf(self.thickness, label, f"stock/{self.code}/thickness", origin, note)
+
+
+@dataclass(frozen=True, slots=True)
+class Edging:
+    """A band on an edge.
+
+    Args:
+        code: its short name inside the project.
+        name: what it is called at the counter.
+        thickness: how thick it is.
+        deducted: whether parts are cut smaller for it. Veneer that is ironed on (about
+            0.5 mm) is not deducted, thicker bands are (common practice).
+    """
+
+    code: str
+    name: str
+    thickness: Length
+    deducted: bool
+
+    def __post_init__(self) -> None:
+        if self.thickness < ZERO:
+            raise ValueError("a band's thickness is 0 or more")
+
+    @property
+    def deduction(self) -> Length:
+        """What a banded edge takes off the cut size."""
+        return self.thickness if self.deducted else ZERO
+
+
+@dataclass(frozen=True, slots=True)
+class Saw:
+    """How sheets are cut.
+
+    Args:
+        kerf: what the blade turns to dust.
+        trim: what is cut off each factory edge first; 0 to trust it.
+    """
+
+    kerf: Length
+    trim: Length
+
+    def __post_init__(self) -> None:
+        if self.kerf < ZERO or self.trim < ZERO:
+            raise ValueError("kerf and trim are 0 or more")
+
+
+@dataclass(frozen=True, slots=True)
+class Rack:
+    """Everything the project may be built from.
+
+    Args:
+        goods: the kinds of sheet.
+        edgings: the bands.
+        saw: the saw.
+    """
+
+    goods: tuple[SheetGoods, ...]
+    edgings: tuple[Edging, ...]
+    saw: Saw
+
+    def __post_init__(self) -> None:
+        for kind, rows in (("sheet goods", self.goods), ("edging", self.edgings)):
+            codes = [row.code for row in rows]
+            if len(set(codes)) != len(codes):
+                raise ValueError(f"two rows of {kind} have the same code")
+
+    def sheet_goods(self, code: str) -> SheetGoods:
+        """Return the sheet goods with this code.
+
+        Raises:
+            KeyError: if there are none.
+        """
+        return next((row for row in self.goods if row.code == code), None) or _missing(code)
+
+    def edging(self, code: str) -> Edging | None:
+        """Return the edging with this code; ``None`` for an empty code, which means a bare edge.
+
+        Raises:
+            KeyError: if there is none.
+        """
+        if not code:
+            return None
+        return next((row for row in self.edgings if row.code == code), None) or _missing(code)
+
+
+def _missing(code: str):  # type: ignore[no-untyped-def]
+    raise KeyError(code)

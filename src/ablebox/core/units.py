@@ -1,0 +1,105 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Writing lengths the way a shop does: to its precision, with a mark where that is not exact.
+
+Rounding happens here and nowhere else. A size that is a little more than what is written
+is *strong* and gets a ``+``; one that is a little less is *weak* and gets a ``−``.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from enum import Enum
+from math import gcd
+
+from .lengths import TICKS_PER_INCH, TICKS_PER_MM, Length
+
+STRONG, WEAK = "+", "−"
+
+
+class System(Enum):
+    """The two unit systems."""
+
+    INCH = "inch"
+    MM = "mm"
+
+
+#: What a shop may work to: name shown to people -> ticks. Every step is a whole number of ticks.
+PRECISIONS: dict[System, dict[str, int]] = {
+    System.INCH: {"1/16": 25_400, "1/32": 12_700, "1/64": 6_350, "1/128": 3_175},
+    System.MM: {"1": 16_000, "0.5": 8_000, "0.1": 1_600},
+}
+
+
+@dataclass(frozen=True, slots=True)
+class Units:
+    """The unit system in force and the precision each system is written to.
+
+    Args:
+        system: inches or millimetres.
+        inch_step: the smallest fraction of an inch written, such as ``1/32``.
+        mm_step: the smallest part of a millimetre written, such as ``0.5``.
+    """
+
+    system: System = System.INCH
+    inch_step: str = "1/32"
+    mm_step: str = "0.5"
+
+    def __post_init__(self) -> None:
+        for system, step in ((System.INCH, self.inch_step), (System.MM, self.mm_step)):
+            if step not in PRECISIONS[system]:
+                allowed = ", ".join(PRECISIONS[system])
+                raise ValueError(f"precision {step} is not one of {allowed}")
+
+    @property
+    def name(self) -> str:
+        """The unit as it stands once in a view: ``in`` or ``mm``."""
+        return "in" if self.system is System.INCH else "mm"
+
+    @property
+    def step(self) -> Length:
+        """The smallest length that is written."""
+        chosen = self.inch_step if self.system is System.INCH else self.mm_step
+        return Length(PRECISIONS[self.system][chosen])
+
+    def rounded(self, length: Length) -> tuple[Length, str]:
+        """Return the nearest whole number of steps and the strong or weak mark, if any."""
+        step = self.step.ticks
+        count = (2 * abs(length.ticks) + step) // (2 * step)
+        near = Length(count * step if length.ticks >= 0 else -count * step)
+        if near == length:
+            return near, ""
+        return near, STRONG if abs(length.ticks) > abs(near.ticks) else WEAK
+
+    def write(self, length: Length, unit: bool = False) -> str:
+        """Write ``length`` to the shop's precision, as in ``26 3/4``, ``17 27/32+`` or ``622.5``.
+
+        Args:
+            length: what to write.
+            unit: whether to add the unit's name.
+        """
+        near, mark = self.rounded(length)
+        number = _inch_text(near) if self.system is System.INCH else _mm_text(near)
+        return f"{number}{mark}{' ' + self.name if unit else ''}"
+
+    def exact(self, length: Length) -> str:
+        """Write ``length`` so that typing it again gives the very same length."""
+        if self.system is System.INCH and length.ticks % PRECISIONS[System.INCH]["1/128"] == 0:
+            return _inch_text(length)
+        return _mm_text(length) + ("" if self.system is System.MM else " mm")
+
+
+def _inch_text(length: Length) -> str:
+    sign = WEAK if length.ticks < 0 else ""
+    whole, rest = divmod(abs(length.ticks), TICKS_PER_INCH)
+    if rest == 0:
+        return f"{sign}{whole}"
+    shared = gcd(rest, TICKS_PER_INCH)
+    fraction = f"{rest // shared}/{TICKS_PER_INCH // shared}"
+    return f"{sign}{whole} {fraction}" if whole else f"{sign}{fraction}"
+
+
+def _mm_text(length: Length) -> str:
+    sign = WEAK if length.ticks < 0 else ""
+    whole, rest = divmod(abs(length.ticks), TICKS_PER_MM)
+    decimals = f"{rest * 10**7 // TICKS_PER_MM:07d}".rstrip("0")
+    return f"{sign}{whole}.{decimals}" if decimals else f"{sign}{whole}"
