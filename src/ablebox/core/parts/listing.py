@@ -10,7 +10,7 @@ from ..assembly.part import Assembly, Face, Hand, Placed
 from ..lengths import Length
 from ..reckoning import Book, Origin, Reckoned, leaf
 from ..stock import Edging, Grain, Rack, SheetGoods
-from .machining import Machining, edge_run, machining
+from .machining import Machining, Slot, edge_run, face_at, machining
 
 
 @dataclass(frozen=True, slots=True)
@@ -48,6 +48,7 @@ class Part:
         bands: its banded edges.
         machining: what is cut and bored into it.
         shows: the face that is seen.
+        axes: the axes of the case along which length, width and thickness lie.
     """
 
     code: str
@@ -65,6 +66,15 @@ class Part:
     bands: tuple[Band, ...]
     machining: tuple[Machining, ...]
     shows: Face | None
+    axes: tuple[int, int, int]
+
+    @property
+    def bench_face(self) -> Face:
+        """The face that lies up on the bench: the machined one, or the one that is seen."""
+        for item in self.machining:
+            if not (isinstance(item, Slot) and item.through):
+                return item.face
+        return self.shows or face_at(self.axes[2], 1)
 
     @property
     def count(self) -> int:
@@ -123,6 +133,7 @@ def _part(code: str, letter: str, group: list[Placed], rack: Rack, book: Book) -
         bands=tuple(Band(face, edging, edge_run(first, face)) for face, edging in first.bands),
         machining=machining(first),
         shows=first.shows,
+        axes=first.axes,
     )
 
 

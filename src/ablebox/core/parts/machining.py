@@ -15,6 +15,11 @@ from ..lengths import ZERO, Length
 _FACES = {face.value: face for face in Face}
 
 
+def face_at(axis: int, side: int) -> Face:
+    """Return the face at the low (-1) or high (+1) side of an axis."""
+    return _FACES[(axis, side)]
+
+
 @dataclass(frozen=True, slots=True)
 class Stretch:
     """A stretch along one direction of a part.

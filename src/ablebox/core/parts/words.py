@@ -3,8 +3,9 @@
 
 from __future__ import annotations
 
+from ..lengths import Length
 from ..stock import Grain
-from ..units import Units
+from ..units import System, Units
 from .listing import Part
 from .machining import HoleRow, Machining, Slot, Stretch
 
@@ -51,9 +52,17 @@ def _extent(stretch: Stretch, units: Units) -> str:
     return f"from {units.write(stretch.start)} to {units.write(stretch.end)} off the {stretch.edge.words} edge"
 
 
+def drill(length: Length, units: Units) -> str:
+    """Return a bit's size: bits sold in millimetres keep them in an inch shop, where no fraction is exact."""
+    _, mark = units.rounded(length)
+    if units.system is System.INCH and mark:
+        return f"{Units(System.MM, mm_step='0.1').write(length)} mm"
+    return units.write(length)
+
+
 def _row(row: HoleRow, units: Units) -> str:
     line = f"{units.write(row.across.start)} from the {row.across.edge.words} edge"
-    size = f"{row.name}, {units.write(row.diameter)} × {units.write(row.depth)} deep, {line}"
+    size = f"{row.name}, {drill(row.diameter, units)} × {drill(row.depth, units)} deep, {line}"
     if row.pitch is not None:
         first = f"first {units.write(row.at[0])} from the {row.edge.words} edge"
         return f"{len(row.at)} {size}: {first}, every {units.write(row.pitch)}"

@@ -1,0 +1,118 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""One part on the bench, its machined face up, with everything cut and bored into it.
+
+Left and right sides come out as the mirror images they are.
+"""
+
+from __future__ import annotations
+
+from ..assembly.part import Face
+from ..parts.listing import Part
+from ..parts.machining import HoleRow, Slot, Stretch, face_at
+from ..stock import Grain
+from ..units import Units
+from .shapes import Area, Circle, Dimension, Drawing, Label, Path
+
+
+class _Bench:
+    """Where the part's edges lie on the drawing: length to the right, width up or down.
+
+    Seen from its upper face, a part shows its low edge (front, bottom or left) below or above,
+    depending on which face that is.
+    """
+
+    def __init__(self, part: Part) -> None:
+        self.length, self.width = part.length.length.mm, part.width.length.mm
+        along, across, _ = part.axes
+        even = part.axes in ((0, 1, 2), (1, 2, 0), (2, 0, 1))
+        self.flipped = (1 if even else -1) != part.bench_face.value[1]
+        self.left, self.right = face_at(along, -1), face_at(along, 1)
+        low, high = face_at(across, -1), face_at(across, 1)
+        self.below, self.above = (high, low) if self.flipped else (low, high)
+
+    def xs(self, stretch: Stretch) -> tuple[float, float]:
+        return self._range(stretch, self.length, stretch.edge is self.right)
+
+    def ys(self, stretch: Stretch) -> tuple[float, float]:
+        return self._range(stretch, self.width, stretch.edge is self.above)
+
+    @staticmethod
+    def _range(stretch: Stretch, size: float, from_far: bool) -> tuple[float, float]:
+        if from_far:
+            return size - stretch.end.mm, size - stretch.start.mm
+        return stretch.start.mm, stretch.end.mm
+
+
+def part_view(part: Part, units: Units) -> Drawing:
+    """Return a part lying with its length to the right."""
+    bench = _Bench(part)
+    drawing = Drawing(f"{part.code} {part.name}")
+    pattern = {Grain.LENGTH: "grain-x", Grain.WIDTH: "grain-y", Grain.ANY: ""}[part.grain]
+    drawing.add(Area(0, 0, bench.length, bench.width, "wood", "ink", 1.3, pattern))
+    for item in part.machining:
+        if isinstance(item, Slot):
+            _slot(drawing, bench, item)
+        else:
+            _holes(drawing, bench, item)
+    for band in part.bands:
+        _band(drawing, bench, band.edge, band.run.mm)
+    drawing.add(
+        Dimension(True, 0, bench.length, bench.width, 1.7, units.write(part.length.length), part.length.key),
+        Dimension(False, 0, bench.width, 0, -1.9, units.write(part.width.length), part.width.key),
+        Label(bench.length / 2, 0, f"{bench.below.words} edge", 9, "middle", "quiet", shift=(0, -11)),
+        Label(bench.length / 2, bench.width, f"{bench.above.words} edge", 9, "middle", "quiet", shift=(0, 10)),
+        Label(0, bench.width / 2, bench.left.words, 9, "middle", "quiet", shift=(-10, 0), upright=True),
+        Label(bench.length, bench.width / 2, bench.right.words, 9, "middle", "quiet", shift=(11, 0), upright=True),
+    )
+    _positions(drawing, bench, part, units)
+    return drawing
+
+
+def _slot(drawing: Drawing, bench: _Bench, slot: Slot) -> None:
+    (x0, x1), (y0, y1) = bench.xs(slot.along), bench.ys(slot.across)
+    if slot.through:
+        drawing.add(Area(x0, y0, x1 - x0, y1 - y0, "card", "ink", 1.3, "hatch"))
+    else:
+        drawing.add(Area(x0, y0, x1 - x0, y1 - y0, "wood-edge", "ink", 1.0))
+
+
+def _holes(drawing: Drawing, bench: _Bench, row: HoleRow) -> None:
+    y, _ = bench.ys(row.across)
+    for at in row.at:
+        x = bench.length - at.mm if row.edge is bench.right else at.mm
+        drawing.add(Circle(x, y, row.diameter.mm / 2, "card", "ink", 1.1))
+
+
+def _band(drawing: Drawing, bench: _Bench, edge: Face, run: float) -> None:
+    """A banded edge is drawn thick; where a notch shortens it, it ends at the far end."""
+    if edge in (bench.below, bench.above):
+        y = 0.0 if edge is bench.below else bench.width
+        drawing.add(Path(((bench.length - run, y), (bench.length, y)), "select", 2.6))
+    else:
+        x = 0.0 if edge is bench.left else bench.length
+        drawing.add(Path(((x, 0.0), (x, bench.width)), "select", 2.6))
+
+
+def _positions(drawing: Drawing, bench: _Bench, part: Part, units: Units) -> None:
+    """The positions a fence or a stop is set to: from the edge to each slot and to the first hole."""
+    below, beside = -1.7, 1.7
+    for item in part.machining:
+        if isinstance(item, Slot) and not item.through:
+            if item.along.size <= item.across.size:
+                x0, x1 = _from_edge(item.along.start.mm, bench.length, item.along.edge is bench.right)
+                drawing.add(Dimension(True, x0, x1, 0, below, units.write(item.along.start)))
+                below -= 1.0
+            else:
+                y0, y1 = _from_edge(item.across.start.mm, bench.width, item.across.edge is bench.above)
+                drawing.add(Dimension(False, y0, y1, bench.length, beside, units.write(item.across.start)))
+                beside += 1.4
+    rows = [item for item in part.machining if isinstance(item, HoleRow) and item.name != "hinge plates"]
+    if rows:
+        first = rows[0]
+        drawing.add(Dimension(True, 0, first.at[0].mm, 0, below, units.write(first.at[0])))
+        y0, y1 = _from_edge(first.across.start.mm, bench.width, first.across.edge is bench.above)
+        drawing.add(Dimension(False, y0, y1, bench.length, beside, units.write(first.across.start)))
+
+
+def _from_edge(distance: float, size: float, far: bool) -> tuple[float, float]:
+    return (size - distance, size) if far else (0.0, distance)

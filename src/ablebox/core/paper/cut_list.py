@@ -1,0 +1,56 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The cut list: CSV for a spreadsheet, plain text for a terminal. The unit stands in the header."""
+
+from __future__ import annotations
+
+import csv
+import io
+
+from ..parts.words import describe, edges, grain
+from ..shop.made import Made
+
+
+def as_csv(made: Made) -> str:
+    """Return the cut list as CSV, one row for each distinct part."""
+    unit = made.units.name
+    stream = io.StringIO()
+    writer = csv.writer(stream, lineterminator="\n")
+    writer.writerow(
+        [
+            "code", "case", "name", "count", "material", f"length ({unit})", f"width ({unit})", f"thickness ({unit})",
+            f"cut length ({unit})", f"cut width ({unit})", "grain", "hand", "edges", "machining",
+        ]  # fmt: skip
+    )
+    write = made.units.write
+    for part in made.parts:
+        writer.writerow(
+            [
+                part.code, part.case, part.name, part.count, part.goods.name,
+                write(part.length.length), write(part.width.length), write(part.thickness.length),
+                write(part.cut_length.length), write(part.cut_width.length), part.grain.value, part.hand.value,
+                edges(part), "; ".join(describe(item, made.units) for item in part.machining),
+            ]  # fmt: skip
+        )
+    return stream.getvalue()
+
+
+def as_text(made: Made) -> str:
+    """Return the cut list as a table, grouped by material."""
+    write = made.units.write
+    lines = [f"{made.project.name}, sizes in {made.units.name}"]
+    for goods in made.project.rack.goods:
+        rows = [
+            (
+                part.code, part.name, f"{part.count}", f"{write(part.length.length)} × {write(part.width.length)}",
+                f"{write(part.cut_length.length)} × {write(part.cut_width.length)}", grain(part), edges(part),
+            )
+            for part in made.parts
+            if part.goods.code == goods.code
+        ]  # fmt: skip
+        if not rows:
+            continue
+        lines += ["", f"{goods.name}, {write(goods.thickness)} thick"]
+        table = [("code", "part", "no.", "finished", "cut", "grain", "edges"), *rows]
+        sizes = [max(len(row[i]) for row in table) for i in range(len(table[0]))]
+        lines += ["  ".join(cell.ljust(size) for cell, size in zip(row, sizes, strict=True)).rstrip() for row in table]
+    return "\n".join(lines) + "\n"

@@ -1,0 +1,147 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Drawings and words on PDF pages. The same input gives the same bytes."""
+
+from __future__ import annotations
+
+import io
+from collections.abc import Sequence
+from importlib.resources import files
+
+from reportlab.lib.colors import HexColor
+from reportlab.pdfbase import pdfmetrics
+from reportlab.pdfbase.ttfonts import TTFont
+from reportlab.pdfgen.canvas import Canvas as Pdf
+
+from ..drawing.fractions_set import runs
+from ..drawing.palette import PRINT
+from ..drawing.shapes import Point
+
+_FRACTION_SIZE = 0.62
+_RAISED = 0.32
+
+
+def _register() -> None:
+    if "Barlow" in pdfmetrics.getRegisteredFontNames():
+        return
+    folder = files("ablebox") / "assets" / "fonts"
+    for name, file in (("Barlow", "Barlow-Regular"), ("Barlow-Bold", "Barlow-SemiBold"), ("Barlow-Medium", "Barlow-Medium")):
+        pdfmetrics.registerFont(TTFont(name, str(folder / f"{file}.ttf")))
+
+
+class PdfCanvas:
+    """A PDF being written; measured in points from the page's top left corner.
+
+    Args:
+        size: width and height of its pages, in points.
+        title: of the document.
+    """
+
+    def __init__(self, size: Point, title: str) -> None:
+        _register()
+        self.size = size
+        self._stream = io.BytesIO()
+        self._pdf = Pdf(self._stream, pagesize=size, invariant=1, pageCompression=1)
+        self._pdf.setTitle(title)
+        self._pdf.setCreator("Able Box")
+        self._pdf.setLineJoin(1)
+
+    def next_page(self) -> None:
+        """End the page and start another."""
+        self._pdf.showPage()
+        self._pdf.setLineJoin(1)
+
+    def finish(self) -> bytes:
+        """Return the whole document."""
+        self._pdf.save()
+        return self._stream.getvalue()
+
+    def _y(self, y: float) -> float:
+        return self.size[1] - y
+
+    def polyline(self, points: Sequence[Point], colour: str, weight: float, dashed: bool) -> None:
+        """Draw a line through points."""
+        self._pen(colour, weight, dashed)
+        path = self._pdf.beginPath()
+        path.moveTo(points[0][0], self._y(points[0][1]))
+        for x, y in points[1:]:
+            path.lineTo(x, self._y(y))
+        self._pdf.drawPath(path, stroke=1, fill=0)
+
+    def _pen(self, colour: str, weight: float, dashed: bool) -> None:
+        self._pdf.setStrokeColor(HexColor(PRINT[colour]))
+        self._pdf.setLineWidth(weight * 0.8)
+        self._pdf.setDash([3, 2] if dashed else [])
+
+    def polygon(self, points: Sequence[Point], fill: str, line: str, weight: float, dashed: bool) -> None:
+        """Fill and outline a polygon; an empty name leaves that out."""
+        if not fill and not line:
+            return
+        if line:
+            self._pen(line, weight, dashed)
+        if fill:
+            self._pdf.setFillColor(HexColor(PRINT[fill]))
+        path = self._pdf.beginPath()
+        path.moveTo(points[0][0], self._y(points[0][1]))
+        for x, y in points[1:]:
+            path.lineTo(x, self._y(y))
+        path.close()
+        self._pdf.drawPath(path, stroke=1 if line else 0, fill=1 if fill else 0)
+
+    def circle(self, x: float, y: float, radius: float, fill: str, line: str, weight: float) -> None:
+        """Fill and outline a circle."""
+        if line:
+            self._pen(line, weight, False)
+        if fill:
+            self._pdf.setFillColor(HexColor(PRINT[fill]))
+        self._pdf.circle(x, self._y(y), radius, stroke=1 if line else 0, fill=1 if fill else 0)
+
+    def _runs(self, text: str, size: float, bold: bool) -> list[tuple[str, str, float, float]]:
+        """Return pieces of words with font, size and how far they are raised."""
+        font = "Barlow-Bold" if bold else "Barlow"
+        heavier = "Barlow-Bold" if bold else "Barlow-Medium"
+        pieces = []
+        for run, is_fraction in runs(text):
+            if not is_fraction:
+                pieces.append((run, font, size, 0.0))
+                continue
+            upper, lower = run.split("/")
+            pieces.append((upper, heavier, size * _FRACTION_SIZE, size * _RAISED))
+            pieces.append(("\u2044", font, size * 0.9, 0.0))
+            pieces.append((lower, heavier, size * _FRACTION_SIZE, 0.0))
+        return pieces
+
+    def text_width(self, text: str, size: float, bold: bool) -> float:
+        """Return how wide words are."""
+        return sum(pdfmetrics.stringWidth(run, font, at) for run, font, at, _ in self._runs(text, size, bold))
+
+    def text(self, x: float, y: float, text: str, size: float, anchor: str, colour: str, bold: bool) -> None:
+        """Write words, ``y`` at the middle of their height."""
+        width = self.text_width(text, size, bold)
+        left = x - {"middle": width / 2, "start": 0.0, "end": width}[anchor]
+        self._write(left, self._y(y) - size * 0.35, text, size, colour, bold)
+
+    def _write(self, left: float, base: float, text: str, size: float, colour: str, bold: bool) -> None:
+        self._pdf.setFillColor(HexColor(PRINT[colour]))
+        for run, font, at, raised in self._runs(text, size, bold):
+            self._pdf.setFont(font, at)
+            self._pdf.drawString(left, base + raised, run)
+            left += pdfmetrics.stringWidth(run, font, at)
+
+    def upright(self, x: float, y: float, text: str, size: float, colour: str, bold: bool) -> None:
+        """Write words reading upwards, centred at a point."""
+        self._pdf.saveState()
+        self._pdf.translate(x, self._y(y))
+        self._pdf.rotate(90)
+        self._write(-self.text_width(text, size, bold) / 2, -size * 0.35, text, size, colour, bold)
+        self._pdf.restoreState()
+
+    def clip(self, left: float, top: float, width: float, height: float) -> None:
+        """Draw only inside a rectangle from now on."""
+        self._pdf.saveState()
+        path = self._pdf.beginPath()
+        path.rect(left, self._y(top + height), width, height)
+        self._pdf.clipPath(path, stroke=0, fill=0)
+
+    def unclip(self) -> None:
+        """Draw everywhere again."""
+        self._pdf.restoreState()
