@@ -3,16 +3,18 @@
 
 ``A/kick.height`` is the kick of case A, ``room/width.2.read`` the second reading,
 ``stock/case/thickness`` the measured thickness of the case stock, ``saw/kerf`` the kerf.
+A reading is set whether its own key or that of the length it stands for is named.
 """
 
 from __future__ import annotations
 
 import re
-from collections.abc import Callable
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from typing import Any
 
 from ..lengths import ZERO, Length, millimetres
+from .choice import Choice
+from .rack_choices import edging_choice, stock_choice
 from .tree import Project
 
 #: Key of a case's number -> (its name, where it stands in the design, the least it may be).
@@ -46,32 +48,15 @@ CASE_CHOICES: dict[str, tuple[str, tuple[str, ...]]] = {
 _THIN = millimetres("0.1")
 
 
-@dataclass(frozen=True, slots=True)
-class Choice:
-    """A number a person may set.
-
-    Args:
-        key: its key.
-        title: its name, as it stands in the undo menu.
-        value: what it is now.
-        least: the least it may be.
-        put: returns the project with another value.
-    """
-
-    key: str
-    title: str
-    value: Length
-    least: Length
-    put: Callable[[Length], Project]
-
-
 def choice(project: Project, key: str) -> Choice | None:
     """Return the choice behind a key; ``None`` if the key is no choice or points at nothing."""
     head, _, rest = key.partition("/")
     if head == "room":
         return _room_choice(project, key, rest)
     if head == "stock":
-        return _stock_choice(project, key, rest.partition("/")[0])
+        return stock_choice(project, key, *rest.partition("/")[::2])
+    if head == "edging":
+        return edging_choice(project, key, rest.partition("/")[0])
     if head == "saw" and rest in ("kerf", "trim"):
         saw = project.rack.saw
 
@@ -117,13 +102,14 @@ def _room_choice(project: Project, key: str, rest: str) -> Choice | None:
         return Choice(key, "tape body", alcove.tape_body, ZERO, lambda value: put(tape_body=value))
     if rest == "allowance":
         return Choice(key, "fit allowance", alcove.allowance, ZERO, lambda value: put(allowance=value))
-    if rest in ("ceiling.read", "mouth.read"):
-        name = rest.partition(".")[0]
+    rest = rest.removesuffix(".read")
+    if rest in ("ceiling", "mouth"):
+        name = rest
         reading = getattr(alcove, name)
         if reading is None:
             return None
         return Choice(key, f"{name} reading", reading.read, _THIN, lambda v: put(**{name: replace(reading, read=v)}))
-    found = re.fullmatch(r"width\.(\d+)\.read", rest)
+    found = re.fullmatch(r"width\.(\d+)", rest)
     if found and 1 <= int(found[1]) <= len(alcove.widths):
         at = int(found[1]) - 1
         old = alcove.widths[at]
@@ -134,18 +120,6 @@ def _room_choice(project: Project, key: str, rest: str) -> Choice | None:
             return put(widths=tuple(widths))
 
         return Choice(key, f"reading at {old.place}", old.read, _THIN, put_width)
-    return None
-
-
-def _stock_choice(project: Project, key: str, code: str) -> Choice | None:
-    for goods in project.rack.goods:
-        if goods.code == code:
-
-            def put(value: Length, old: Any = goods) -> Project:
-                rows = tuple(replace(row, measured=value) if row is old else row for row in project.rack.goods)
-                return replace(project, rack=replace(project.rack, goods=rows))
-
-            return Choice(key, f"measured thickness of {goods.name}", goods.thickness, _THIN, put)
     return None
 
 

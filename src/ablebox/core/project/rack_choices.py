@@ -1,0 +1,65 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The numbers of the stock that a person may set: thicknesses and sheet sizes.
+
+``stock/case/thickness`` is the measured thickness, ``stock/case/nominal`` the one in the name,
+``stock/case/sheet.2.length`` the length of the second sheet, ``edging/solid/thickness`` a band.
+"""
+
+from __future__ import annotations
+
+import re
+from dataclasses import replace
+from typing import Any
+
+from ..lengths import ZERO, Length, millimetres
+from ..stock import SheetGoods
+from .choice import Choice
+from .tree import Project
+
+_THIN = millimetres("0.1")
+
+
+def with_goods(project: Project, old: SheetGoods, new: SheetGoods) -> Project:
+    """Return the project with one kind of sheet in place of another."""
+    rows = tuple(new if row is old else row for row in project.rack.goods)
+    return replace(project, rack=replace(project.rack, goods=rows))
+
+
+def stock_choice(project: Project, key: str, code: str, what: str) -> Choice | None:
+    """Return the choice behind a number of a kind of sheet; ``None`` if there is none."""
+    goods = next((row for row in project.rack.goods if row.code == code), None)
+    if goods is None:
+        return None
+
+    def put(**changes: Any) -> Project:
+        return with_goods(project, goods, replace(goods, **changes))
+
+    if what == "thickness":
+        title = f"measured thickness of {goods.name}"
+        return Choice(key, title, goods.thickness, _THIN, lambda value: put(measured=value))
+    if what == "nominal":
+        return Choice(key, f"nominal thickness of {goods.name}", goods.nominal, _THIN, lambda v: put(nominal=v))
+    found = re.fullmatch(r"sheet\.(\d+)\.(length|width)", what)
+    if found is None or not 1 <= int(found[1]) <= len(goods.sheets):
+        return None
+    at, side = int(found[1]) - 1, found[2]
+
+    def put_side(value: Length) -> Project:
+        sheets = list(goods.sheets)
+        sheets[at] = replace(sheets[at], **{side: value})
+        return put(sheets=tuple(sheets))
+
+    return Choice(key, f"{side} of a sheet of {goods.name}", getattr(goods.sheets[at], side), _THIN, put_side)
+
+
+def edging_choice(project: Project, key: str, code: str) -> Choice | None:
+    """Return the choice behind the thickness of a band; ``None`` if there is none."""
+    edging = next((row for row in project.rack.edgings if row.code == code), None)
+    if edging is None:
+        return None
+
+    def put(value: Length) -> Project:
+        rows = tuple(replace(row, thickness=value) if row is edging else row for row in project.rack.edgings)
+        return replace(project, rack=replace(project.rack, edgings=rows))
+
+    return Choice(key, f"thickness of {edging.name}", edging.thickness, ZERO, put)

@@ -1,0 +1,163 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Starts the window.
+
+Order: application and its names; fonts; colours; the desk with an open project; the window;
+then the event loop. An error nobody caught is shown with its details, and work goes on.
+"""
+
+from __future__ import annotations
+
+import os
+import sys
+import traceback
+from pathlib import Path
+from types import TracebackType
+
+from PyQt6.QtCore import QByteArray
+from PyQt6.QtGui import QIcon
+from PyQt6.QtWidgets import QApplication
+
+from .. import __version__
+from ..core.errors import AbleBoxError
+from ..core.paper.cut_list import as_csv
+from ..core.paper.shop_book import shop_book
+from ..core.project.files import load, write_whole
+from ..core.project.tree import new_project
+from ..core.shop.made import Made
+from ..core.shop.plans import plan_all
+from . import ask, settings, theme
+from .desk import Desk
+from .document import Document
+from .main_window import STAGES, MainWindow
+from .tasks import InstantPlanner, Planner
+
+APP_ID = "io.ablebox.AbleBox"
+
+
+def has_display() -> bool:
+    """Whether there is a display to open a window on."""
+    platform = os.environ.get("QT_QPA_PLATFORM", "")
+    if platform:
+        return platform not in ("offscreen", "minimal")
+    return bool(os.environ.get("DISPLAY") or os.environ.get("WAYLAND_DISPLAY"))
+
+
+#: Python would let go of the application otherwise.
+_KEPT: list[QApplication] = []
+
+
+def application() -> QApplication:
+    """Return the application, made and dressed if there is none yet."""
+    if _KEPT:
+        return _KEPT[0]
+    app = QApplication(["ablebox"])
+    _KEPT.append(app)
+    app.setApplicationName("ablebox")
+    app.setApplicationDisplayName("Able Box")
+    app.setApplicationVersion(__version__)
+    app.setDesktopFileName(APP_ID)
+    icon = Path(__file__).parent.parent / "assets" / "icons" / f"{APP_ID}.svg"
+    app.setWindowIcon(QIcon(str(icon)))
+    theme.load_fonts()
+    theme.apply(app, evening=False)
+    return app
+
+
+def open_window(planner: Planner | None = None) -> MainWindow:
+    """Return a window with a new project in it."""
+    application()
+    window = MainWindow(Desk(Document(new_project()), planner or Planner()))
+    window.apply_theme()
+    window.desk.begin()
+    return window
+
+
+def run(path: Path | None, as_copy: bool = False) -> int:
+    """Open the window and stay until it is closed.
+
+    Args:
+        path: the project to open; ``None`` for a new one.
+        as_copy: open it as a new project without a file, as demos are.
+    """
+    app = application()
+    window = open_window()
+    sys.excepthook = _Hook(window)
+    geometry = settings.settings().value("geometry")
+    if isinstance(geometry, QByteArray):
+        window.restoreGeometry(geometry)
+    hints = app.styleHints()
+    if hints is not None:
+        hints.colorSchemeChanged.connect(lambda _: window.apply_theme())
+    window.show()
+    if path is not None:
+        window.files.open(path, as_copy)
+    return app.exec()
+
+
+class _Hook:
+    """Shows an error nobody caught; the project stays open, unharmed, and can be saved."""
+
+    def __init__(self, window: MainWindow) -> None:
+        self._window, self._busy = window, False
+
+    def __call__(self, kind: type[BaseException], fault: BaseException, trace: TracebackType | None) -> None:
+        details = "".join(traceback.format_exception(kind, fault, trace)).replace(str(Path.home()), "~")
+        print(details, file=sys.stderr)
+        if self._busy or kind is KeyboardInterrupt:
+            return
+        self._busy = True
+        try:
+            text = "Something went wrong inside Able Box. Your project is still open: save it under another name, then start again."
+            ask.to_read(self._window, "A fault in the program", text, details)
+        finally:
+            self._busy = False
+
+
+def pictures(path: Path, folder: Path, prefix: str = "") -> list[Path]:
+    """Take a picture of each stage of a project, 1280 x 800 pixels.
+
+    Args:
+        path: the project.
+        folder: where the pictures go.
+        prefix: of their names.
+
+    Raises:
+        AbleBoxError: if the project cannot be opened.
+    """
+    window = open_window(InstantPlanner(rounds=600))
+    window.desk.document.open(path, as_copy=True)
+    window.show()
+    taken = []
+    for stage in STAGES:
+        window.desk.selection.select(stage=stage.name, case="A", part="", sheet=0, number=_INTERESTING.get(stage.name, ""))
+        if stage.name == "parts":
+            window.desk.selection.select(part="A-01", number="A/side/length")
+        taken.append(folder / f"{prefix}{stage.name}.png")
+        for _ in range(3):
+            application().processEvents()
+        if not window.grab().save(str(taken[-1])):
+            raise AbleBoxError(f"{taken[-1]} could not be written. Choose another folder.")
+    window.desk.document.history.saved()
+    window.close()
+    return taken
+
+
+#: The number that is selected in the picture of each stage.
+_INTERESTING = {"room": "room/width.2", "case": "A/back/width"}
+
+
+def write_demo(path: Path, folder: Path) -> None:
+    """Write a demo's shop book, cut list and pictures, for where there is no display.
+
+    Raises:
+        AbleBoxError: if the demo cannot be read, or the folder not be written.
+    """
+    os.environ["QT_QPA_PLATFORM"] = "offscreen"
+    made = Made(load(path).project)
+    try:
+        folder.mkdir(parents=True, exist_ok=True)
+        write_whole(folder / "shop-book.pdf", shop_book(made, plan_all(made)))
+        write_whole(folder / "cut-list.csv", as_csv(made).encode("utf-8"))
+    except OSError as fault:
+        raise AbleBoxError(f"{folder} could not be written ({fault.strerror}). Choose another folder.") from None
+    pictures(path, folder)

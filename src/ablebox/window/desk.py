@@ -1,0 +1,143 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""What every widget works on: the document, the selection, the planner, and how numbers are typed."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from PyQt6.QtCore import QObject
+
+from ..core.errors import AbleBoxError, LengthNotUnderstood
+from ..core.project.changes import add_case, delete_case, duplicate_case
+from ..core.project.choice import Choice
+from ..core.project.choices import choice, set_measured
+from ..core.reckoning import Reckoned
+from ..core.typed import read_length
+from .document import Document
+from .selection import Selection
+from .tasks import Planner
+
+
+class Desk(QObject):
+    """The workplace.
+
+    Args:
+        document: the open project.
+        planner: keeps its cut plans.
+    """
+
+    def __init__(self, document: Document, planner: Planner) -> None:
+        super().__init__()
+        self.document, self.planner = document, planner
+        self.selection = Selection()
+        document.changed.connect(self._settle_selection)
+        document.changed.connect(lambda _: planner.want(document.made.problems))
+
+    def begin(self) -> None:
+        """Plan what is open; called once everything is wired."""
+        self._settle_selection()
+        self.planner.want(self.document.made.problems)
+
+    def _settle_selection(self) -> None:
+        """Let go of what is no longer there."""
+        made, selection = self.document.made, self.selection
+        letters = [case.letter for case in self.document.project.cases]
+        case = selection.case if selection.case in letters else (letters[0] if letters else "")
+        codes = {part.code for part in made.parts}
+        selection.select(
+            case=case,
+            part=selection.part if selection.part in codes else "",
+            number=selection.number if self.number(selection.number) or self.choice(selection.number) else "",
+        )
+
+    def number(self, key: str) -> Reckoned | None:
+        """Return the number behind a key, with its sum."""
+        return self.document.made.numbers.get(key) if key else None
+
+    def choice(self, key: str) -> Choice | None:
+        """Return what typing over a number would set; ``None`` if it cannot be typed over."""
+        return choice(self.document.project, key) if key else None
+
+    def shown(self, key: str) -> str:
+        """Return a number as it is written, by its key."""
+        found = self.choice(key)
+        return self.document.project.units.write(found.value) if found else ""
+
+    def typed(self, key: str) -> str:
+        """Return a number as it stands in its field when typing begins: exact, so that nothing is lost."""
+        found = self.choice(key)
+        return self.document.project.units.exact(found.value) if found else ""
+
+    def type_over(self, key: str, text: str) -> str:
+        """Set a number from typed text; return why not, or an empty text if it is set."""
+        found = self.choice(key)
+        if found is None:
+            return "This number follows from others; change one of those."
+        units = self.document.project.units
+        if text.strip() == units.exact(found.value):
+            return ""
+        try:
+            value = read_length(text, units, found.least)
+            after = found.put(value)
+        except (LengthNotUnderstood, AbleBoxError, ValueError) as fault:
+            self.document.refused.emit(str(fault))
+            return str(fault)
+        return self.change(found.title, after)
+
+    def change(self, title: str, after: object) -> str:
+        """Make a change; return why not, or an empty text if it is made."""
+        reasons: list[str] = []
+        self.document.refused.connect(reasons.append)
+        try:
+            self.document.make(title, after)  # type: ignore[arg-type]
+        finally:
+            self.document.refused.disconnect(reasons.append)
+        return reasons[0] if reasons else ""
+
+    def measure(self, key: str, text: str) -> str:
+        """Overrule a sum by what was measured, or set it free with an empty text; return why not."""
+        project = self.document.project
+        number = self.number(key)
+        label = number.label if number else key
+        if not text.strip():
+            return self.change(f"{label}: back to the sum", set_measured(project, key, None))
+        try:
+            value = read_length(text, project.units)
+            after = set_measured(project, key, value)
+        except (LengthNotUnderstood, ValueError) as fault:
+            self.document.refused.emit(str(fault))
+            return str(fault)
+        return self.change(f"{label}: measured", after)
+
+    def add_case(self) -> None:
+        """Add a case and select it."""
+        after, letter = add_case(self.document.project)
+        if not self.change(f"Add case {letter}", after):
+            self.selection.select(case=letter, stage="case", part="", number="")
+
+    def duplicate_case(self) -> None:
+        """Duplicate the selected case and select the copy."""
+        if self.selection.case:
+            after, letter = duplicate_case(self.document.project, self.selection.case)
+            if not self.change(f"Duplicate case {self.selection.case}", after):
+                self.selection.select(case=letter, part="", number="")
+
+    def delete_case(self) -> None:
+        """Delete the selected case; undo brings it back."""
+        letter = self.selection.case
+        if len(self.document.project.cases) == 1:
+            self.document.refused.emit("A project keeps at least one case. Change this one, or add another first.")
+        elif letter:
+            self.change(f"Delete case {letter}", delete_case(self.document.project, letter))
+
+    def step_case(self, by: int) -> None:
+        """Select the next or the previous case."""
+        letters = [case.letter for case in self.document.project.cases]
+        if self.selection.case in letters:
+            at = (letters.index(self.selection.case) + by) % len(letters)
+            self.selection.select(case=letters[at], part="", number="")
+
+    def set_case(self, title: str, **changes: object) -> str:
+        """Change fields of the selected case."""
+        case = self.document.project.case(self.selection.case)
+        return self.change(f"{case.letter}: {title}", self.document.project.with_case(replace(case, **changes)))  # type: ignore[arg-type]

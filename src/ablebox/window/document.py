@@ -1,0 +1,131 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The open project: its changes, what follows from it, its file, and one signal when it changes."""
+
+from __future__ import annotations
+
+from pathlib import Path
+
+from PyQt6.QtCore import QObject, pyqtSignal
+
+from ..core.errors import AbleBoxError
+from ..core.project.changes import Change, History
+from ..core.project.files import load, save
+from ..core.project.tree import Project
+from ..core.shop.made import Made
+from ..core.snags.every import snags
+
+
+class Document(QObject):
+    """The open project.
+
+    Args:
+        project: what is open.
+        path: its file; ``None`` if it has none yet.
+        fingerprint: of the file as it was opened.
+    """
+
+    #: Says which kinds of things changed: ``room``, ``cases``, ``rack``, ``units``, ``names``, ``measured``.
+    changed = pyqtSignal(frozenset)
+    #: A sentence on why something could not be done.
+    refused = pyqtSignal(str)
+    #: The file or the modified mark changed.
+    file_changed = pyqtSignal()
+
+    def __init__(self, project: Project, path: Path | None = None, fingerprint: str | None = None) -> None:
+        super().__init__()
+        self._take(project, path, fingerprint)
+
+    def _take(self, project: Project, path: Path | None, fingerprint: str | None) -> None:
+        self.made = Made(project)
+        self.history = History(project)
+        self.path, self._fingerprint = path, fingerprint
+        self.snags = snags(self.made)
+
+    @property
+    def project(self) -> Project:
+        """The project as it stands."""
+        return self.history.project
+
+    def replace_all(self, project: Project, path: Path | None = None, fingerprint: str | None = None) -> None:
+        """Put another project in the place of the open one.
+
+        Raises:
+            AbleBoxError: if it cannot be built; the open one stays then.
+        """
+        self._take(project, path, fingerprint)
+        self._tell(frozenset({"room", "cases", "rack", "units", "names", "measured"}))
+
+    def open(self, path: Path, as_copy: bool = False) -> None:
+        """Open a file, as a new project without a file of its own if ``as_copy``.
+
+        Raises:
+            AbleBoxError: if it cannot be read or built; the open project stays then.
+        """
+        found = load(path)
+        if as_copy:
+            self.replace_all(found.project)
+        else:
+            self.replace_all(found.project, path, found.fingerprint)
+
+    def make(self, title: str, after: Project) -> bool:
+        """Make a change; return whether it was made. A refusal is told by ``refused``."""
+        before = self.project
+        if after == before:
+            return False
+        try:
+            made = Made(after)
+        except AbleBoxError as fault:
+            self.refused.emit(str(fault))
+            return False
+        self.history.make(title, after)
+        self._settle(made, before)
+        return True
+
+    def undo(self) -> None:
+        """Take the last change back."""
+        self._step(self.history.undo())
+
+    def redo(self) -> None:
+        """Do the last change taken back again."""
+        self._step(self.history.redo())
+
+    def _step(self, change: Change | None) -> None:
+        if change is not None:
+            other = change.before if self.project is change.after else change.after
+            self._settle(Made(self.project), other)
+
+    def _settle(self, made: Made, before: Project) -> None:
+        self.made = made
+        self.snags = snags(made)
+        self._tell(_kinds(before, made.project))
+
+    def _tell(self, kinds: frozenset[str]) -> None:
+        self.changed.emit(kinds)
+        self.file_changed.emit()
+
+    def save(self, path: Path | None = None) -> None:
+        """Save to a file, its own if none is named.
+
+        Raises:
+            AbleBoxError: if it cannot be written; the file is as it was then.
+        """
+        target = path or self.path
+        if target is None:
+            raise ValueError("a project without a file needs a path")
+        opened = self._fingerprint if self.path is not None and target == self.path else None
+        self._fingerprint = save(target, self.project, opened).fingerprint
+        self.path = target
+        self.history.saved()
+        self.file_changed.emit()
+
+
+def _kinds(before: Project, after: Project) -> frozenset[str]:
+    pairs = {
+        "room": (before.alcove, after.alcove),
+        "cases": (before.cases, after.cases),
+        "rack": (before.rack, after.rack),
+        "units": (before.units, after.units),
+        "names": ((before.name, before.place), (after.name, after.place)),
+        "measured": (before.measured, after.measured),
+    }
+    return frozenset(kind for kind, (old, new) in pairs.items() if old != new)

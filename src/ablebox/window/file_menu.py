@@ -1,0 +1,212 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Everything that has to do with files: new, open, recent, save, export, print."""
+
+from __future__ import annotations
+
+import json
+from collections.abc import Callable
+from pathlib import Path
+
+from PyQt6.QtCore import Qt
+from PyQt6.QtGui import QAction
+from PyQt6.QtPrintSupport import QPrintDialog, QPrinter
+from PyQt6.QtWidgets import QApplication, QDialog, QMenu, QWidget
+
+from ..cli import demo
+from ..core.cuts.plan import Plan
+from ..core.errors import AbleBoxError, FileNotWritten
+from ..core.paper.cut_list import as_csv
+from ..core.paper.everything_json import everything_tree
+from ..core.paper.shop_book import shop_book
+from ..core.project.files import SUFFIX, write_whole
+from ..core.project.tree import new_project
+from ..core.shop.plans import plan_all
+from ..core.units import System
+from . import ask, settings
+from .desk import Desk
+from .printing import print_pages
+
+#: Rounds of search for sheets that are needed on paper before the planner has finished.
+_QUICK = 100
+
+
+class FileMenu:
+    """The actions of the File menu.
+
+    Args:
+        desk: the workplace.
+        window: parent of the questions.
+    """
+
+    def __init__(self, desk: Desk, window: QWidget) -> None:
+        self._desk, self._window = desk, window
+        self.handlers: dict[str, Callable[[], object]] = {
+            "new": lambda: self.new(System.INCH),
+            "new-mm": lambda: self.new(System.MM),
+            "open": self.ask_and_open,
+            "save": self.save,
+            "save-as": self.save_as,
+            "book": self.write_book,
+            "csv": self.write_csv,
+            "json": self.write_json,
+            "print": self.print_book,
+        }
+
+    def add_menus(self, menu: QMenu, before: QAction) -> None:
+        """Put the recent files and the demo projects into the menu."""
+        self._recent = QMenu("Open recent", menu)
+        self._recent.setObjectName("recent-menu")
+        self._recent.aboutToShow.connect(self.fill_recent)
+        demos = QMenu("Open a demo", menu)
+        for name in demo.names():
+            action = demos.addAction(name.replace("-", " ").title())
+            if action is not None:
+                action.triggered.connect(lambda _, name=name: self.open(demo.path_of(name), as_copy=True))
+        separator = menu.insertSeparator(before)
+        menu.insertMenu(separator, self._recent)
+        menu.insertMenu(separator, demos)
+        self.fill_recent()
+
+    def fill_recent(self) -> None:
+        """List the recent files; a missing one stays, greyed."""
+        self._recent.clear()
+        paths = settings.recent()
+        for path in paths:
+            action = self._recent.addAction(path.name if path.exists() else f"{path.name} (not found)")
+            if action is not None:
+                action.setToolTip(str(path))
+                action.setEnabled(path.exists())
+                action.triggered.connect(lambda _, path=path: self.open(path))
+        if paths:
+            self._recent.addSeparator()
+            forget = self._recent.addAction("Clear this list")
+            if forget is not None:
+                forget.triggered.connect(lambda _: settings.forget_recent())
+        self._recent.setEnabled(bool(paths))
+
+    def may_leave(self) -> bool:
+        """Ask about unsaved work; return whether the open project may be left."""
+        document = self._desk.document
+        if not document.history.modified:
+            return True
+        answer = ask.about_unsaved(self._window, document.project.name)
+        if answer == ask.SAVE:
+            return self.save()
+        return answer == ask.DISCARD
+
+    def new(self, system: System) -> None:
+        """Start a project."""
+        if self.may_leave():
+            self._desk.document.replace_all(new_project(system))
+            self._desk.selection.select(stage="room", case="A", part="", number="", sheet=0)
+
+    def ask_and_open(self) -> None:
+        """Ask for a file and open it."""
+        path = ask.for_file_to_open(self._window, self._folder())
+        if path is not None:
+            self.open(path)
+
+    def open_dropped(self, name: str) -> None:
+        """Open a file that was dropped on the window."""
+        if name:
+            self.open(Path(name))
+
+    def open(self, path: Path, as_copy: bool = False) -> bool:
+        """Open a file; what goes wrong is shown and nothing is lost."""
+        if not self.may_leave():
+            return False
+        try:
+            self._desk.document.open(path, as_copy)
+        except AbleBoxError as fault:
+            self._trouble(fault)
+            return False
+        self._desk.selection.select(stage="room", number="", part="", sheet=0)
+        if not as_copy:
+            settings.remember(path)
+        return True
+
+    def _folder(self) -> str:
+        path = self._desk.document.path
+        return str(path.parent if path else Path.home())
+
+    def save(self) -> bool:
+        """Save; return whether it is on disk."""
+        path = self._desk.document.path
+        return self.save_as() if path is None else self._save_to(path)
+
+    def save_as(self) -> bool:
+        """Ask where to save, and save there."""
+        start = str(Path(self._folder()) / (self._stem() + SUFFIX))
+        path = ask.for_file_to_write(self._window, "Save the project", start, "Able Box projects", SUFFIX)
+        return path is not None and self._save_to(path)
+
+    def _save_to(self, path: Path) -> bool:
+        try:
+            self._desk.document.save(path)
+        except AbleBoxError as fault:
+            self._trouble(fault)
+            return False
+        settings.remember(path)
+        return True
+
+    def _stem(self) -> str:
+        words = "".join(c if c.isalnum() else "-" for c in self._desk.document.project.name.lower())
+        return "-".join(word for word in words.split("-") if word) or "project"
+
+    def _plans(self) -> dict[str, Plan]:
+        """Return the plans on screen, or quick ones for what is not planned yet."""
+        made, planner = self._desk.document.made, self._desk.planner
+        if set(planner.plans) == set(made.problems):
+            return dict(planner.plans)
+        QApplication.setOverrideCursor(Qt.CursorShape.WaitCursor)
+        try:
+            return plan_all(made, _QUICK)
+        finally:
+            QApplication.restoreOverrideCursor()
+
+    def _write(self, title: str, kind: str, suffix: str, make: Callable[[], bytes]) -> None:
+        start = str(Path(self._folder()) / (self._stem() + suffix))
+        path = ask.for_file_to_write(self._window, title, start, kind, suffix)
+        if path is None:
+            return
+        try:
+            data = make()
+            write_whole(path, data)
+        except OSError as fault:
+            self._trouble(FileNotWritten(str(path), fault.strerror or "the disk refused"))
+        except AbleBoxError as fault:
+            self._trouble(fault)
+
+    def write_book(self) -> None:
+        """Write the shop book."""
+        self._write("Shop book", "PDF", ".pdf", lambda: shop_book(self._desk.document.made, self._plans()))
+
+    def write_csv(self) -> None:
+        """Write the cut list."""
+        self._write("Cut list", "CSV", ".csv", lambda: as_csv(self._desk.document.made).encode("utf-8"))
+
+    def write_json(self) -> None:
+        """Write everything as data."""
+
+        def make() -> bytes:
+            tree = everything_tree(self._desk.document.made, self._plans())
+            return (json.dumps(tree, indent=2, ensure_ascii=False) + "\n").encode("utf-8")
+
+        self._write("Everything", "JSON", ".json", make)
+
+    def print_book(self) -> None:
+        """Ask for a printer and print the shop book."""
+        printer = QPrinter(QPrinter.PrinterMode.HighResolution)
+        printer.setDocName(f"{self._desk.document.project.name}, shop book")
+        if QPrintDialog(printer, self._window).exec() != QDialog.DialogCode.Accepted:
+            return
+        try:
+            print_pages(shop_book(self._desk.document.made, self._plans()), printer)
+        except AbleBoxError as fault:
+            self._trouble(fault)
+        except OSError as fault:
+            ask.to_read(self._window, "Not printed", f"The shop book was not printed: {fault}. Write it as PDF instead.")
+
+    def _trouble(self, fault: AbleBoxError) -> None:
+        self._desk.document.refused.emit(str(fault))
+        ask.to_read(self._window, "This did not work", str(fault))

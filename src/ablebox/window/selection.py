@@ -1,0 +1,39 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""What the person is looking at: a stage, a case, a part, a number, a sheet."""
+
+from __future__ import annotations
+
+from PyQt6.QtCore import QObject, pyqtSignal
+
+
+class Selection(QObject):
+    """What is selected, the same in every view."""
+
+    changed = pyqtSignal()
+
+    def __init__(self) -> None:
+        super().__init__()
+        self.stage = "room"
+        self.case = "A"
+        self.part = ""
+        self.number = ""
+        self.sheet = 0
+
+    def select(
+        self,
+        *,
+        stage: str | None = None,
+        case: str | None = None,
+        part: str | None = None,
+        number: str | None = None,
+        sheet: int | None = None,
+    ) -> None:
+        """Select some of it and leave the rest; tells only if anything changed."""
+        wanted = {"stage": stage, "case": case, "part": part, "number": number, "sheet": sheet}
+        moved = False
+        for name, value in wanted.items():
+            if value is not None and getattr(self, name) != value:
+                setattr(self, name, value)
+                moved = True
+        if moved:
+            self.changed.emit()

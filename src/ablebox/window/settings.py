@@ -1,0 +1,35 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""What the program remembers between starts: window, recent files, colours. Never the project."""
+
+from __future__ import annotations
+
+from pathlib import Path
+
+from platformdirs import user_config_path
+from PyQt6.QtCore import QSettings
+
+_MOST_RECENT = 9
+
+
+def settings() -> QSettings:
+    """Return the settings file."""
+    return QSettings(str(user_config_path("ablebox") / "window.ini"), QSettings.Format.IniFormat)
+
+
+def recent() -> list[Path]:
+    """Return the files opened or saved last, newest first."""
+    stored = settings().value("recent", [])
+    names = [stored] if isinstance(stored, str) else list(stored or [])
+    return [Path(name) for name in names]
+
+
+def remember(path: Path) -> None:
+    """Put a file first among the recent ones."""
+    path = path.resolve()
+    rest = [old for old in recent() if old != path]
+    settings().setValue("recent", [str(p) for p in [path, *rest][:_MOST_RECENT]])
+
+
+def forget_recent() -> None:
+    """Empty the list of recent files."""
+    settings().remove("recent")

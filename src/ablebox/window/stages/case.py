@@ -1,0 +1,188 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The Case stage: one case from the front and in section, every size a field, joints as pictures."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from PyQt6.QtCore import Qt
+from PyQt6.QtWidgets import QCheckBox, QComboBox, QGridLayout, QHBoxLayout, QLineEdit, QPushButton, QSpinBox, QVBoxLayout, QWidget
+
+from ...core.drawing.case_views import elevation, section
+from ...core.drawing.joint_views import JOINTS
+from ..desk import Desk
+from ..widgets.drawing_view import DrawingView
+from ..widgets.joint_card import JointCard
+from ..widgets.words import Words
+from .stage import Stage
+
+
+class CaseStage(Stage):
+    """One case."""
+
+    name, title = "case", "Case"
+    help = "Decide how the case is built"
+
+    def __init__(self, desk: Desk) -> None:
+        super().__init__(desk)
+        self._name = QLineEdit()
+        self._name.setObjectName("case-name")
+        self._name.setAccessibleName("name of the case")
+        self._name.setMaximumWidth(220)
+        self._name.editingFinished.connect(self._rename)
+        self.head.addWidget(self._name)
+        self._follows = QCheckBox("width follows the alcove")
+        self._follows.setObjectName("follows")
+        self._follows.clicked.connect(self._set_follows)
+        self._inside = QCheckBox("stands in the alcove")
+        self._inside.setObjectName("in-alcove")
+        self._inside.clicked.connect(self._set_inside)
+        self._open = QPushButton("Doors off")
+        self._open.setObjectName("doors-off")
+        self._open.setCheckable(True)
+        self._open.clicked.connect(self.refresh)
+        for widget in (self._inside, self._follows, self._open):
+            self.head.addWidget(widget)
+        views = QHBoxLayout()
+        self.elevation = DrawingView(desk, "elevation")
+        self.section = DrawingView(desk, "section")
+        views.addWidget(self.elevation, 11)
+        views.addWidget(self.section, 10)
+        self.body.addLayout(views, 1)
+        self.body.addLayout(self._stock_row())
+        grid = QGridLayout()
+        grid.setSpacing(8)
+        self._cards = []
+        for i, name in enumerate(JOINTS):
+            card = JointCard(desk, name)
+            self._cards.append(card)
+            grid.addWidget(card, i // 4, i % 4)
+        self.body.addLayout(grid)
+
+    def _stock_row(self) -> QHBoxLayout:
+        row = QHBoxLayout()
+        row.setSpacing(8)
+        self._combos: dict[str, QComboBox] = {}
+        for name, words, help_text in (
+            ("goods", "case", "stock of the carcass"),
+            ("back", "back", "stock of the back"),
+            ("doors", "doors", "stock of the doors"),
+            ("edging", "case band", "band on the carcass"),
+            ("door-edging", "door band", "band on the doors"),
+        ):
+            combo = QComboBox()
+            combo.setObjectName(f"choose-{name}")
+            combo.setAccessibleName(help_text)
+            combo.setToolTip(help_text)
+            combo.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
+            combo.setMinimumContentsLength(8)
+            combo.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
+            combo.activated.connect(lambda _, name=name: self._choose(name))
+            self._combos[name] = combo
+            row.addWidget(_titled(words, combo), 1)
+        self._shelves = QSpinBox()
+        self._shelves.setObjectName("shelf-count")
+        self._shelves.setAccessibleName("shelves")
+        self._shelves.setRange(0, 20)
+        self._shelves.setKeyboardTracking(False)
+        self._shelves.valueChanged.connect(self._set_shelves)
+        row.addWidget(_titled("shelves", self._shelves))
+        return row
+
+    def state(self) -> str:
+        """Return how many cases there are."""
+        count = len(self.desk.document.project.cases)
+        return f"{count} case{'s' if count != 1 else ''}"
+
+    def refresh(self) -> None:
+        """Draw the selected case as it stands."""
+        made, letter = self.desk.document.made, self.desk.selection.case
+        if letter not in [case.letter for case in made.project.cases]:
+            return
+        case = made.project.case(letter)
+        goods = made.project.rack.sheet_goods(case.goods)
+        self.heading.set_text(f"{letter}  {case.name}")
+        measured = f"measured {made.units.write(goods.measured)}" if goods.measured else "not measured yet"
+        unit = "inches" if made.units.name == "in" else "millimetres"
+        self.under.set_text(f"Frameless · {goods.name}, {measured} · notched toe kick · sizes in {unit}")
+        if not self._name.hasFocus():
+            self._name.setText(case.name)
+        self._follows.setChecked(case.follows)
+        self._follows.setEnabled(case.in_alcove)
+        self._inside.setChecked(case.in_alcove)
+        self.elevation.show_drawing(elevation(made, letter, self._open.isChecked()))
+        self.section.show_drawing(section(made, letter))
+        self._fill("goods", [(row.code, row.name) for row in made.project.rack.goods], case.goods)
+        self._fill("back", [(row.code, row.name) for row in made.project.rack.goods], case.back.goods)
+        self._fill("doors", [(row.code, row.name) for row in made.project.rack.goods], case.fronts.goods)
+        bands = [("", "none"), *((row.code, row.name) for row in made.project.rack.edgings)]
+        self._fill("edging", bands, case.edging)
+        self._fill("door-edging", bands, case.fronts.edging)
+        self._shelves.blockSignals(True)
+        self._shelves.setValue(case.shelves.count)
+        self._shelves.blockSignals(False)
+        for card in self._cards:
+            card.refresh(letter)
+
+    def select(self) -> None:
+        """Show another case when one is selected."""
+        self.refresh()
+
+    def _fill(self, name: str, rows: list[tuple[str, str]], chosen: str) -> None:
+        combo = self._combos[name]
+        combo.blockSignals(True)
+        combo.clear()
+        for code, words in rows:
+            combo.addItem(words, code)
+        combo.setCurrentIndex(max(0, combo.findData(chosen)))
+        combo.blockSignals(False)
+
+    def _choose(self, name: str) -> None:
+        case = self.desk.document.project.case(self.desk.selection.case)
+        code = self._combos[name].currentData()
+        words = self._combos[name].currentText()
+        if name == "back":
+            wrong = self.desk.set_case(f"back of {words}", back=replace(case.back, goods=code))
+        elif name == "doors":
+            wrong = self.desk.set_case(f"doors of {words}", fronts=replace(case.fronts, goods=code))
+        elif name == "door-edging":
+            wrong = self.desk.set_case(f"doors banded with {words}", fronts=replace(case.fronts, edging=code))
+        elif name == "edging":
+            wrong = self.desk.set_case(f"banded with {words}", edging=code)
+        else:
+            wrong = self.desk.set_case(f"of {words}", goods=code)
+        if wrong:
+            self.refresh()
+
+    def _set_shelves(self, count: int) -> None:
+        case = self.desk.document.project.case(self.desk.selection.case)
+        if self.desk.set_case(f"{count} shelves", shelves=replace(case.shelves, count=count)):
+            self.refresh()
+
+    def _set_follows(self, follows: bool) -> None:
+        width = self.desk.document.made.assembly(self.desk.selection.case).outside[0].length
+        title = "width follows the alcove" if follows else "width set by hand"
+        if self.desk.set_case(title, follows=follows, width=width):
+            self.refresh()
+
+    def _set_inside(self, inside: bool) -> None:
+        width = self.desk.document.made.assembly(self.desk.selection.case).outside[0].length
+        case = self.desk.document.project.case(self.desk.selection.case)
+        title = "stands in the alcove" if inside else "stands by itself"
+        if self.desk.set_case(title, in_alcove=inside, follows=case.follows and inside, width=width):
+            self.refresh()
+
+    def _rename(self) -> None:
+        name = self._name.text().strip()
+        if name and self.desk.selection.case:
+            self.desk.set_case("another name", name=name)
+
+
+def _titled(words: str, widget: QWidget) -> QWidget:
+    box = QWidget()
+    column = QVBoxLayout(box)
+    column.setContentsMargins(0, 0, 0, 0)
+    column.setSpacing(0)
+    column.addWidget(Words(words, 12, colour="quiet"))
+    column.addWidget(widget)
+    return box

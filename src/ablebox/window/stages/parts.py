@@ -1,0 +1,170 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The Parts stage: every part with its sizes, and the selected one on the bench."""
+
+from __future__ import annotations
+
+from PyQt6.QtCore import QItemSelectionModel, QModelIndex, Qt
+from PyQt6.QtGui import QPainter
+from PyQt6.QtWidgets import (
+    QAbstractItemView,
+    QHBoxLayout,
+    QHeaderView,
+    QSizePolicy,
+    QStyledItemDelegate,
+    QStyleOptionViewItem,
+    QTableView,
+    QVBoxLayout,
+    QWidget,
+)
+
+from ...core.drawing.part_view import part_view
+from ...core.drawing.shapes import Drawing
+from ...core.parts.words import describe, edges
+from .. import theme
+from ..desk import Desk
+from ..qt_canvas import draw_text, text_width
+from ..widgets.drawing_view import DrawingView
+from ..widgets.words import Words
+from .parts_model import ALIGN_RIGHT, COLUMNS, PartsModel
+from .stage import Stage
+
+
+class _Cell(QStyledItemDelegate):
+    """Paints cells with real fractions."""
+
+    def __init__(self, desk: Desk) -> None:
+        super().__init__()
+        self._desk = desk
+
+    def paint(self, painter: QPainter | None, option: QStyleOptionViewItem, index: QModelIndex) -> None:
+        if painter is None:
+            return
+        model = index.model()
+        assert isinstance(model, PartsModel)
+        part = model.part(index.row())
+        selection = self._desk.selection
+        if part is not None and part.code == selection.part:
+            painter.fillRect(option.rect, theme.colour("select-wash"))
+        text = str(index.data() or "")
+        heading = part is None
+        key = model.key(index)
+        chosen = bool(key) and key == selection.number and part is not None and part.code == selection.part
+        colour = "select" if chosen else "quiet" if heading else "ink"
+        bold = chosen or heading or index.column() == 0
+        x = option.rect.left() + 8.0
+        if index.column() in ALIGN_RIGHT and not heading:
+            x = option.rect.right() - 8 - text_width(text, 15, bold)
+        painter.save()
+        if not heading:
+            painter.setClipRect(option.rect)
+        else:
+            painter.setClipping(False)
+        draw_text(painter, x, option.rect.center().y() + 1, text, 15 if not heading else 14, colour, bold)
+        painter.restore()
+
+
+class PartsStage(Stage):
+    """All parts."""
+
+    name, title = "parts", "Parts"
+    help = "See every part and the sum behind it"
+
+    def __init__(self, desk: Desk) -> None:
+        super().__init__(desk)
+        self.model = PartsModel()
+        self.table = QTableView()
+        self.table.setObjectName("parts-table")
+        self.table.setAccessibleName("parts")
+        self.table.setModel(self.model)
+        self.table.setItemDelegate(_Cell(desk))
+        self.table.setSelectionMode(QAbstractItemView.SelectionMode.SingleSelection)
+        self.table.setSelectionBehavior(QAbstractItemView.SelectionBehavior.SelectItems)
+        self.table.setShowGrid(False)
+        self.table.setTabKeyNavigation(False)
+        vertical, header = self.table.verticalHeader(), self.table.horizontalHeader()
+        assert vertical is not None and header is not None
+        vertical.hide()
+        vertical.setDefaultSectionSize(27)
+        header.setHighlightSections(False)
+        header.setDefaultAlignment(Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter)
+        for i, (_, width) in enumerate(COLUMNS):
+            self.table.setColumnWidth(i, width)
+        header.setSectionResizeMode(len(COLUMNS) - 1, QHeaderView.ResizeMode.Stretch)
+        selection = self.table.selectionModel()
+        assert selection is not None
+        selection.currentChanged.connect(self._current)
+        self.body.addWidget(self.table, 11)
+        lower = QHBoxLayout()
+        self.drawing = DrawingView(desk, "part")
+        lower.addWidget(self.drawing, 3)
+        self._notes = QWidget()
+        self._notes.setSizePolicy(QSizePolicy.Policy.Preferred, QSizePolicy.Policy.Expanding)
+        self._lines = QVBoxLayout(self._notes)
+        self._lines.setContentsMargins(8, 10, 0, 0)
+        self._lines.setSpacing(3)
+        lower.addWidget(self._notes, 2)
+        self.body.addLayout(lower, 9)
+
+    def state(self) -> str:
+        """Return how many parts there are."""
+        return f"{sum(part.count for part in self.desk.document.made.parts)} parts"
+
+    def refresh(self) -> None:
+        """Show all parts as they stand."""
+        made = self.desk.document.made
+        pieces = sum(part.count for part in made.parts)
+        self.heading.set_text(f"{pieces} parts, {len(made.parts)} of them distinct")
+        unit = "inches" if made.units.name == "in" else "millimetres"
+        self.under.set_text(f"Cut size is at the saw; finished size has thick bands on. Sizes in {unit}.")
+        self.model.show(made)
+        self.table.clearSpans()
+        for row in range(self.model.rowCount()):
+            if self.model.part(row) is None:
+                self.table.setSpan(row, 0, 1, len(COLUMNS))
+        if not self.desk.selection.part and made.parts:
+            self.desk.selection.select(part=made.parts[0].code)
+        self.select()
+
+    def select(self) -> None:
+        """Show the selected part on the bench."""
+        part = next((p for p in self.desk.document.made.parts if p.code == self.desk.selection.part), None)
+        row = self.model.row_of(self.desk.selection.part)
+        current = self.table.currentIndex()
+        selection = self.table.selectionModel()
+        if row is not None and current.row() != row and selection is not None:
+            selection.blockSignals(True)
+            index = self.model.index(row, max(0, current.column()))
+            selection.setCurrentIndex(index, QItemSelectionModel.SelectionFlag.ClearAndSelect)
+            selection.blockSignals(False)
+            self.table.scrollTo(index)
+        viewport = self.table.viewport()
+        if viewport is not None:
+            viewport.update()
+        while self._lines.count():
+            item = self._lines.takeAt(0)
+            widget = item.widget() if item else None
+            if widget is not None:
+                widget.hide()
+                widget.deleteLater()
+        if part is None:
+            self.drawing.show_drawing(Drawing("no part"))
+            return
+        units = self.desk.document.project.units
+        self.drawing.show_drawing(part_view(part, units))
+        self._lines.addWidget(Words(f"{part.code}  {part.name}", 17, True))
+        facts = f"{part.bench_face.words} face up"
+        if part.hand.value:
+            facts += f" · {part.hand.value} hand, mark it"
+        self._lines.addWidget(Words(facts, 14, colour="quiet", wrap=True))
+        if part.bands:
+            self._lines.addWidget(Words(f"banded: {edges(part)}", 14, wrap=True))
+        for item in part.machining:
+            self._lines.addWidget(Words(describe(item, units), 14, wrap=True))
+        if not part.machining:
+            self._lines.addWidget(Words("cut to size, nothing to machine", 14, colour="quiet", wrap=True))
+        self._lines.addStretch(1)
+
+    def _current(self, index: QModelIndex, _: QModelIndex) -> None:
+        part = self.model.part(index.row()) if index.isValid() else None
+        if part is not None:
+            self.desk.selection.select(part=part.code, case=part.case, number=self.model.key(index))

@@ -1,0 +1,122 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Fonts, colours and the style sheet; follows the desktop from day to evening."""
+
+from __future__ import annotations
+
+from importlib.resources import files
+
+from PyQt6.QtCore import Qt
+from PyQt6.QtGui import QColor, QFont, QFontDatabase, QGuiApplication, QPalette
+from PyQt6.QtWidgets import QApplication
+
+from ..core.drawing.palette import DAYLIGHT, EVENING
+
+FAMILY = "Barlow"
+
+_colours = dict(DAYLIGHT)
+
+
+def colour(name: str) -> QColor:
+    """Return the colour of this name in the theme in force."""
+    return QColor(_colours[name])
+
+
+def font(size: int, bold: bool = False, fraction: bool = False) -> QFont:
+    """Return the program's font at a pixel size, with tabular figures."""
+    made = QFont(FAMILY)
+    made.setPixelSize(max(12, size))
+    made.setWeight(QFont.Weight.DemiBold if bold else QFont.Weight.Medium)
+    if fraction:
+        made.setFeature(QFont.Tag("frac"), 1)
+    else:
+        made.setFeature(QFont.Tag("tnum"), 1)
+    return made
+
+
+def load_fonts() -> None:
+    """Load the fonts that ship with the program."""
+    for file in sorted((files("ablebox") / "assets" / "fonts").iterdir(), key=lambda file: file.name):
+        if file.name.endswith(".ttf"):
+            QFontDatabase.addApplicationFontFromData(file.read_bytes())
+
+
+def evening_wanted() -> bool:
+    """Whether the desktop is dark."""
+    hints = QGuiApplication.styleHints()
+    return hints is not None and hints.colorScheme() == Qt.ColorScheme.Dark
+
+
+def apply(app: QApplication, evening: bool) -> None:
+    """Put a theme in force."""
+    _colours.update(EVENING if evening else DAYLIGHT)
+    app.setStyle("Fusion")
+    app.setFont(font(15))
+    palette = QPalette()
+    for role, name in (
+        (QPalette.ColorRole.Window, "paper"),
+        (QPalette.ColorRole.Base, "card"),
+        (QPalette.ColorRole.AlternateBase, "paper"),
+        (QPalette.ColorRole.Text, "ink"),
+        (QPalette.ColorRole.WindowText, "ink"),
+        (QPalette.ColorRole.Button, "card"),
+        (QPalette.ColorRole.ButtonText, "ink"),
+        (QPalette.ColorRole.Highlight, "dimension"),
+        (QPalette.ColorRole.HighlightedText, "card"),
+        (QPalette.ColorRole.ToolTipBase, "card"),
+        (QPalette.ColorRole.ToolTipText, "ink"),
+        (QPalette.ColorRole.PlaceholderText, "quiet"),
+    ):
+        palette.setColor(role, colour(name))
+    for role in (QPalette.ColorRole.Text, QPalette.ColorRole.ButtonText, QPalette.ColorRole.WindowText):
+        palette.setColor(QPalette.ColorGroup.Disabled, role, colour("quiet"))
+    app.setPalette(palette)
+    app.setStyleSheet(_sheet())
+
+
+def _sheet() -> str:
+    c = _colours
+    return f"""
+    QMainWindow, QWidget#middle, QScrollArea, QWidget#stage {{ background: {c["paper"]}; }}
+    QMenuBar {{ background: {c["card"]}; color: {c["ink"]}; padding: 2px 6px; }}
+    QMenuBar::item {{ padding: 3px 9px; background: transparent; border-radius: 4px; }}
+    QMenuBar::item:selected {{ background: {c["select-wash"]}; }}
+    QMenu {{ background: {c["card"]}; color: {c["ink"]}; border: 1px solid {c["line"]}; padding: 4px; }}
+    QMenu::item {{ padding: 5px 26px 5px 22px; border-radius: 4px; }}
+    QMenu::item:selected {{ background: {c["select-wash"]}; }}
+    QMenu::item:disabled {{ color: {c["quiet"]}; }}
+    QMenu::separator {{ height: 1px; background: {c["line"]}; margin: 4px 8px; }}
+    QToolTip {{ background: {c["card"]}; color: {c["ink"]}; border: 1px solid {c["line"]}; padding: 4px; }}
+    QLineEdit {{ background: {c["card"]}; color: {c["ink"]}; border: 1px solid {c["line"]}; border-radius: 4px;
+        padding: 2px 6px; selection-background-color: {c["dimension"]}; selection-color: {c["card"]}; }}
+    QLineEdit:focus {{ border: 2px solid {c["dimension"]}; padding: 1px 5px; }}
+    QLineEdit[wrong="true"] {{ border: 2px solid {c["select"]}; padding: 1px 5px; }}
+    QPushButton {{ background: {c["card"]}; color: {c["ink"]}; border: 1px solid {c["line"]}; border-radius: 5px;
+        padding: 4px 12px; }}
+    QPushButton:hover {{ border-color: {c["quiet"]}; }}
+    QPushButton:focus {{ border: 2px solid {c["dimension"]}; padding: 3px 11px; }}
+    QPushButton:checked {{ background: {c["select-wash"]}; color: {c["select"]}; border: 1px solid {c["select"]}; }}
+    QPushButton:disabled {{ color: {c["quiet"]}; background: {c["paper"]}; }}
+    QComboBox {{ background: {c["card"]}; color: {c["ink"]}; border: 1px solid {c["line"]}; border-radius: 4px;
+        padding: 2px 6px; }}
+    QComboBox:focus {{ border: 2px solid {c["dimension"]}; padding: 1px 5px; }}
+    QComboBox::drop-down {{ border: none; width: 18px; }}
+    QComboBox QAbstractItemView {{ background: {c["card"]}; color: {c["ink"]};
+        selection-background-color: {c["select-wash"]}; selection-color: {c["ink"]}; }}
+    QCheckBox {{ color: {c["ink"]}; spacing: 6px; }}
+    QCheckBox:focus {{ color: {c["dimension"]}; }}
+    QFrame#card {{ background: {c["card"]}; border: 1px solid {c["line"]}; border-radius: 6px; }}
+    QTableView {{ background: {c["card"]}; color: {c["ink"]}; border: 1px solid {c["line"]}; border-radius: 6px;
+        gridline-color: transparent; outline: none; }}
+    QHeaderView::section {{ background: {c["card"]}; color: {c["quiet"]}; border: none;
+        border-bottom: 1px solid {c["line"]}; padding: 6px 8px; }}
+    QTableCornerButton::section {{ background: {c["card"]}; border: none; }}
+    QProgressBar {{ background: {c["line"]}; border: none; border-radius: 3px; height: 6px; }}
+    QProgressBar::chunk {{ background: {c["settled"]}; border-radius: 3px; }}
+    QScrollBar:vertical {{ background: transparent; width: 10px; }}
+    QScrollBar:horizontal {{ background: transparent; height: 10px; }}
+    QScrollBar::handle {{ background: {c["hatch"]}; border-radius: 4px; min-height: 24px; min-width: 24px; }}
+    QScrollBar::add-line, QScrollBar::sub-line {{ width: 0; height: 0; }}
+    QListWidget {{ background: {c["card"]}; color: {c["ink"]}; border: 1px solid {c["line"]}; border-radius: 6px; }}
+    QListWidget::item {{ padding: 5px 8px; }}
+    QListWidget::item:selected {{ background: {c["select-wash"]}; color: {c["ink"]}; }}
+    """

@@ -1,0 +1,245 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""A drawing on screen that is also the form: click or Tab to a number, type, Enter."""
+
+from __future__ import annotations
+
+from PyQt6.QtCore import QEvent, QPoint, QSize, Qt, pyqtSignal
+from PyQt6.QtGui import QHelpEvent, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QResizeEvent
+from PyQt6.QtWidgets import QSizePolicy, QToolTip, QWidget
+
+from ...core.drawing.replay import Spot, fitted, replay
+from ...core.drawing.shapes import Drawing
+from ..desk import Desk
+from ..qt_canvas import QtCanvas
+from .length_field import LengthField
+
+#: Pixels in a point of a drawing: its smallest words, 9 points, come out at 12 pixels.
+SCALE = 1.35
+
+
+class DrawingView(QWidget):
+    """Shows one drawing, fitted.
+
+    Args:
+        desk: the workplace.
+        name: object name, and what the drawing is called for those who hear the screen.
+        scale: pixels in a point.
+    """
+
+    #: A spot was clicked: what it is about.
+    clicked = pyqtSignal(str)
+
+    def __init__(self, desk: Desk, name: str, scale: float = SCALE) -> None:
+        super().__init__()
+        self._desk, self._scale = desk, scale
+        self._drawing = Drawing("")
+        self._spots: list[Spot] = []
+        self._editor: LengthField | None = None
+        self.setObjectName(name)
+        self.setMouseTracking(True)
+        self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
+        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Expanding)
+        desk.selection.changed.connect(self.update)
+
+    def sizeHint(self) -> QSize:
+        return QSize(320, 260)
+
+    def minimumSizeHint(self) -> QSize:
+        return QSize(60, 40)
+
+    def show_drawing(self, drawing: Drawing) -> None:
+        """Show another drawing."""
+        self._drawing = drawing
+        self.setAccessibleName(drawing.name)
+        self._lay_out()
+        self.update()
+
+    def _lay_out(self) -> None:
+        """Find the spots without waiting for paint, so that keys and clicks meet them at once."""
+        from_nothing = _Nothing(self._scale)
+        view = fitted(self._drawing, 0, 0, self.width() / self._scale, self.height() / self._scale)
+        self._spots = replay(self._drawing, from_nothing, view)
+        if self._editor is not None:
+            self._place_editor()
+
+    def resizeEvent(self, event: QResizeEvent | None) -> None:
+        super().resizeEvent(event)
+        self._lay_out()
+
+    def paintEvent(self, event: QPaintEvent | None) -> None:
+        painter = QPainter(self)
+        canvas = QtCanvas(painter, self._scale)
+        view = fitted(self._drawing, 0, 0, self.width() / self._scale, self.height() / self._scale)
+        selection = self._desk.selection
+        selected = f"key:{selection.number}" if selection.number else ""
+        lit = f"part:{selection.part}" if selection.part else ""
+        replay(self._drawing, canvas, view, selected, lit)
+
+    def spot_at(self, point: QPoint) -> Spot | None:
+        """Return the topmost spot at a point; numbers go before parts."""
+        x, y = point.x() / self._scale, point.y() / self._scale
+        found = [spot for spot in self._spots if spot.holds(x, y)]
+        keys = [spot for spot in found if spot.hot.startswith("key:")]
+        return (keys or found or [None])[-1]
+
+    def spot_of(self, hot: str) -> Spot | None:
+        """Return the spot that is about something."""
+        return next((spot for spot in reversed(self._spots) if spot.hot == hot), None)
+
+    def point_of(self, hot: str) -> QPoint:
+        """Return a point on the screen widget to click for something.
+
+        Raises:
+            KeyError: if the drawing has nothing about it.
+        """
+        spot = self.spot_of(hot)
+        if spot is None:
+            raise KeyError(hot)
+        return QPoint(int((spot.left + spot.width / 2) * self._scale), int((spot.top + spot.height / 2) * self._scale))
+
+    def mouseMoveEvent(self, event: QMouseEvent | None) -> None:
+        if event is None:
+            return
+        spot = self.spot_at(event.position().toPoint())
+        hand = Qt.CursorShape.IBeamCursor if spot and spot.field else Qt.CursorShape.PointingHandCursor
+        self.setCursor(hand if spot else Qt.CursorShape.ArrowCursor)
+
+    def mousePressEvent(self, event: QMouseEvent | None) -> None:
+        if event is None or event.button() != Qt.MouseButton.LeftButton:
+            return
+        self.setFocus(Qt.FocusReason.MouseFocusReason)
+        spot = self.spot_at(event.position().toPoint())
+        if spot is not None:
+            self._press(spot)
+
+    def _press(self, spot: Spot) -> None:
+        kind, _, what = spot.hot.partition(":")
+        selection = self._desk.selection
+        if kind == "key":
+            selection.select(number=what)
+            if spot.field:
+                self.edit(what)
+        elif kind == "part":
+            selection.select(part=what, number="")
+        elif kind == "case":
+            selection.select(case=what, part="", number="")
+        self.clicked.emit(spot.hot)
+
+    def event(self, event: QEvent | None) -> bool:
+        if isinstance(event, QHelpEvent) and event.type() == QEvent.Type.ToolTip:
+            self._tell(event)
+            return True
+        return super().event(event)
+
+    def _tell(self, event: QHelpEvent) -> None:
+        spot = self.spot_at(event.pos())
+        text = ""
+        if spot is not None:
+            kind, _, what = spot.hot.partition(":")
+            if kind == "key":
+                number = self._desk.number(what)
+                text = number.label if number else ""
+            elif kind == "part":
+                part = next((part for part in self._desk.document.made.parts if part.code == what), None)
+                text = f"{part.code} {part.name}" if part else ""
+            elif kind == "case":
+                text = f"case {what}"
+        QToolTip.showText(event.globalPos(), text, self)
+
+    def fields(self) -> list[str]:
+        """Return the keys of the numbers that can be typed over, from the top left on."""
+        fields = [spot for spot in self._spots if spot.field]
+        fields.sort(key=lambda spot: (round(spot.top / 20), spot.left))
+        return list(dict.fromkeys(spot.hot.removeprefix("key:") for spot in fields))
+
+    def edit(self, key: str) -> None:
+        """Open a field on a number of the drawing."""
+        self._close_editor()
+        editor = LengthField(self._desk, key, "size on the drawing")
+        editor.setParent(self)
+        editor.done.connect(self._close_editor)
+        self._editor = editor
+        self._place_editor()
+        editor.show()
+        editor.setFocus(Qt.FocusReason.OtherFocusReason)
+
+    def _place_editor(self) -> None:
+        editor = self._editor
+        spot = self.spot_of(f"key:{editor.key}") if editor else None
+        if editor is None:
+            return
+        if spot is None:
+            self._close_editor()
+            return
+        width = max(96, int(spot.width * self._scale) + 24)
+        middle_x = int((spot.left + spot.width / 2) * self._scale)
+        middle_y = int((spot.top + spot.height / 2) * self._scale)
+        left = min(max(0, middle_x - width // 2), max(0, self.width() - width))
+        editor.setGeometry(left, middle_y - 15, width, 30)
+
+    def _close_editor(self) -> None:
+        editor, self._editor = self._editor, None
+        if editor is not None:
+            had_focus = editor.hasFocus()
+            editor.blockSignals(True)
+            editor.hide()
+            editor.deleteLater()
+            if had_focus:
+                self.setFocus(Qt.FocusReason.OtherFocusReason)
+
+    def focusNextPrevChild(self, forward: bool) -> bool:
+        """Tab walks through the numbers that can be typed over, then leaves the drawing."""
+        keys = self.fields()
+        at = -1 if forward else len(keys)
+        if self._editor is not None:
+            if not self._editor.enter():
+                return True
+            at = keys.index(self._editor.key) if self._editor.key in keys else at
+        elif self._desk.selection.number in keys and self.hasFocus():
+            at = keys.index(self._desk.selection.number)
+        at += 1 if forward else -1
+        if 0 <= at < len(keys):
+            self._desk.selection.select(number=keys[at])
+            self.edit(keys[at])
+            return True
+        self._close_editor()
+        return super().focusNextPrevChild(forward)
+
+    def keyPressEvent(self, event: QKeyEvent | None) -> None:
+        if event is None:
+            return
+        number = self._desk.selection.number
+        if event.text() and event.text() in "0123456789.(" and number in self.fields():
+            self.edit(number)
+            if self._editor is not None:
+                self._editor.setText(event.text())
+            return
+        super().keyPressEvent(event)
+
+
+class _Nothing(QtCanvas):
+    """A canvas that draws nothing: measures only."""
+
+    def __init__(self, scale: float) -> None:
+        self._scale = scale
+
+    def polyline(self, points, colour, weight, dashed) -> None:  # type: ignore[no-untyped-def]
+        """Draw nothing."""
+
+    def polygon(self, points, fill, line, weight, dashed) -> None:  # type: ignore[no-untyped-def]
+        """Draw nothing."""
+
+    def circle(self, x, y, radius, fill, line, weight) -> None:  # type: ignore[no-untyped-def]
+        """Draw nothing."""
+
+    def text(self, x, y, text, size, anchor, colour, bold) -> None:  # type: ignore[no-untyped-def]
+        """Draw nothing."""
+
+    def upright(self, x, y, text, size, colour, bold) -> None:  # type: ignore[no-untyped-def]
+        """Draw nothing."""
+
+    def clip(self, left, top, width, height) -> None:  # type: ignore[no-untyped-def]
+        """Draw nothing."""
+
+    def unclip(self) -> None:
+        """Draw nothing."""
