@@ -30,5 +30,6 @@ def parser() -> argparse.ArgumentParser:
 
 def run(arguments: argparse.Namespace) -> int:
     """Run a parsed command and return its status."""
-    module = next(module for module in _MODULES if module.NAME == arguments.command)
-    return module.run(arguments)
+    module = next(module for module in _MODULES if arguments.command == module.NAME)
+    status: int = module.run(arguments)
+    return status

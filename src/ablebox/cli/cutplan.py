@@ -6,7 +6,7 @@ from __future__ import annotations
 import argparse
 import time
 
-from ..core.cuts.search.planner import Progress, plan
+from ..core.cuts.search.planner import plan
 from ..core.paper.cutplan_csv import read_lists
 from ..core.paper.plan_json import bare_plan_tree
 from .output import write_json
@@ -35,9 +35,6 @@ def run(arguments: argparse.Namespace) -> int:
     )
     # A margin is left for checking and writing the plan.
     until = started + lists.seconds * 0.95
-    best: Progress | None = None
-    for best in plan(lists.problem, _ROUNDS, lambda: time.monotonic() >= until):
-        pass
-    assert best is not None
-    write_json(arguments.json, bare_plan_tree(best.best, lists))
+    *_, final = plan(lists.problem, _ROUNDS, lambda: time.monotonic() >= until)
+    write_json(arguments.json, bare_plan_tree(final.best, lists))
     return 0

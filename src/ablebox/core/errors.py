@@ -66,8 +66,7 @@ class FileChangedUnderneath(AbleBoxError):
     def __init__(self, path: str) -> None:
         self.path = path
         super().__init__(
-            f"{path} was changed by something else since it was opened. "
-            "Save under another name, or open it again."
+            f"{path} was changed by something else since it was opened. Save under another name, or open it again."
         )
 
 
@@ -77,8 +76,7 @@ class FileNotWritten(AbleBoxError):
     def __init__(self, path: str, reason: str) -> None:
         self.path, self.reason = path, reason
         super().__init__(
-            f"{path} could not be written ({reason}). "
-            "What was there before is untouched; choose another place."
+            f"{path} could not be written ({reason}). What was there before is untouched; choose another place."
         )
 
 

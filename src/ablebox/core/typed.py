@@ -43,7 +43,7 @@ _TOKEN = re.compile(
     re.VERBOSE | re.IGNORECASE,
 )
 
-_HINT = 'Type it as 24 1/2, 24.5, 2\' 1/2", 622 mm, or a sum such as 24 1/4 + 3.'
+_HINT = "Type it as 24 1/2, 24.5, 2' 1/2\", 622 mm, or a sum such as 24 1/4 + 3."
 _LIMIT = 1_000_000 * TICKS_PER_MM
 
 

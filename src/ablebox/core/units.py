@@ -37,12 +37,12 @@ class Units:
     Args:
         system: inches or millimetres.
         inch_step: the smallest fraction of an inch written, such as ``1/32``.
-        mm_step: the smallest part of a millimetre written, such as ``0.5``.
+        mm_step: the smallest part of a millimetre written, such as ``0.1``.
     """
 
     system: System = System.INCH
     inch_step: str = "1/32"
-    mm_step: str = "0.5"
+    mm_step: str = "0.1"
 
     def __post_init__(self) -> None:
         for system, step in ((System.INCH, self.inch_step), (System.MM, self.mm_step)):

@@ -129,7 +129,9 @@ def pictures(path: Path, folder: Path, prefix: str = "") -> list[Path]:
     window.show()
     taken = []
     for stage in STAGES:
-        window.desk.selection.select(stage=stage.name, case="A", part="", sheet=0, number=_INTERESTING.get(stage.name, ""))
+        window.desk.selection.select(
+            stage=stage.name, case="A", part="", sheet=0, number=_INTERESTING.get(stage.name, "")
+        )
         if stage.name == "parts":
             window.desk.selection.select(part="A-01", number="A/side/length")
         taken.append(folder / f"{prefix}{stage.name}.png")

@@ -29,7 +29,9 @@ def about_unsaved(parent: QWidget, name: str) -> str:
 
 def for_file_to_open(parent: QWidget, folder: str) -> Path | None:
     """Ask which project to open."""
-    name, _ = QFileDialog.getOpenFileName(parent, "Open a project", folder, "Able Box projects (*.ablebox);;All files (*)")
+    name, _ = QFileDialog.getOpenFileName(
+        parent, "Open a project", folder, "Able Box projects (*.ablebox);;All files (*)"
+    )
     return Path(name) if name else None
 
 

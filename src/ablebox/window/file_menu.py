@@ -205,7 +205,9 @@ class FileMenu:
         except AbleBoxError as fault:
             self._trouble(fault)
         except OSError as fault:
-            ask.to_read(self._window, "Not printed", f"The shop book was not printed: {fault}. Write it as PDF instead.")
+            ask.to_read(
+                self._window, "Not printed", f"The shop book was not printed: {fault}. Write it as PDF instead."
+            )
 
     def _trouble(self, fault: AbleBoxError) -> None:
         self._desk.document.refused.emit(str(fault))

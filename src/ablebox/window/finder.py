@@ -8,7 +8,17 @@ from dataclasses import dataclass
 
 from PyQt6.QtCore import QEvent, QObject, QSize, Qt
 from PyQt6.QtGui import QKeyEvent, QPainter
-from PyQt6.QtWidgets import QDialog, QLineEdit, QListWidget, QListWidgetItem, QStyle, QStyledItemDelegate, QStyleOptionViewItem, QVBoxLayout, QWidget
+from PyQt6.QtWidgets import (
+    QDialog,
+    QLineEdit,
+    QListWidget,
+    QListWidgetItem,
+    QStyle,
+    QStyledItemDelegate,
+    QStyleOptionViewItem,
+    QVBoxLayout,
+    QWidget,
+)
 
 from . import theme
 from .desk import Desk
@@ -36,7 +46,9 @@ def everything(desk: Desk, commands: list[tuple[str, str, Callable[[], object]]]
     write = made.units.write
     found = [Found(f"{text}   {keys}".strip(), "command", go) for text, keys, go in commands]
     for case in made.project.cases:
-        found.append(Found(f"{case.letter} {case.name}", "case", lambda c=case: select(stage="case", case=c.letter, part="")))
+        found.append(
+            Found(f"{case.letter} {case.name}", "case", lambda c=case: select(stage="case", case=c.letter, part=""))
+        )
     for part in made.parts:
         size = f"{write(part.length.length)} × {write(part.width.length)}"
         words = f"{part.code} {part.name}  {size}"

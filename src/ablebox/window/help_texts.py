@@ -14,7 +14,11 @@ from ..core.paper.cautions import CAUTIONS
 from . import ask
 from .actions import ActionRow
 
-_MORE_KEYS = (("Tab", "next size on the drawing"), ("Enter", "take the typed size; else fix the snag"), ("Escape", "leave it as it was"))
+_MORE_KEYS = (
+    ("Tab", "next size on the drawing"),
+    ("Enter", "take the typed size; else fix the snag"),
+    ("Escape", "leave it as it was"),
+)
 
 
 def show_keys(parent: QWidget, rows: tuple[ActionRow, ...]) -> None:

@@ -7,7 +7,16 @@ from dataclasses import replace
 
 from PyQt6.QtCore import Qt
 from PyQt6.QtGui import QAction, QActionGroup, QCloseEvent, QDragEnterEvent, QDropEvent, QKeyEvent
-from PyQt6.QtWidgets import QApplication, QHBoxLayout, QLineEdit, QMainWindow, QMenu, QStackedWidget, QVBoxLayout, QWidget
+from PyQt6.QtWidgets import (
+    QApplication,
+    QHBoxLayout,
+    QLineEdit,
+    QMainWindow,
+    QMenu,
+    QStackedWidget,
+    QVBoxLayout,
+    QWidget,
+)
 
 from ..core.units import PRECISIONS, System
 from . import actions, help_texts, settings, theme
@@ -49,6 +58,7 @@ class MainWindow(QMainWindow):
         desk.planner.changed.connect(self._states)
         self._refresh()
         self._title()
+        self.stages["room"].setFocus()
 
     def _lay_out(self) -> None:
         middle = QWidget()
@@ -161,6 +171,7 @@ class MainWindow(QMainWindow):
         self.tape.otherwise = stage.tape
         if self.pages.currentWidget() is not stage:
             self.pages.setCurrentWidget(stage)
+            stage.setFocus()
             stage.refresh()
         else:
             stage.select()
@@ -223,7 +234,7 @@ class MainWindow(QMainWindow):
         if event is not None and event.key() in (Qt.Key.Key_Return, Qt.Key.Key_Enter):
             self.snags.mend()
         elif event is not None and event.key() == Qt.Key.Key_Escape:
-            self.desk.selection.select(number="")
+            self.desk.selection.select(number="", joint="")
         else:
             super().keyPressEvent(event)
 

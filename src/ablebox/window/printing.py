@@ -30,7 +30,9 @@ def print_pages(data: bytes, printer: QPrinter) -> int:
     document = QPdfDocument(None)
     document.load(buffer)
     first = document.pagePointSize(0)
-    printer.setPageSize(QPageSize(first.transposed() if first.width() > first.height() else first, QPageSize.Unit.Point))
+    printer.setPageSize(
+        QPageSize(first.transposed() if first.width() > first.height() else first, QPageSize.Unit.Point)
+    )
     printer.setPageOrientation(
         QPageLayout.Orientation.Landscape if first.width() > first.height() else QPageLayout.Orientation.Portrait
     )

@@ -62,6 +62,8 @@ class QtCanvas:
         scale: pixels in a point, so that words keep their least size.
     """
 
+    typed_over = True
+
     def __init__(self, painter: QPainter, scale: float) -> None:
         self._painter, self._scale = painter, scale
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)

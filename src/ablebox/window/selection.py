@@ -1,5 +1,5 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""What the person is looking at: a stage, a case, a part, a number, a sheet."""
+"""What the person is looking at: a stage, a case, a part, a number, a sheet, a joint."""
 
 from __future__ import annotations
 
@@ -18,6 +18,7 @@ class Selection(QObject):
         self.part = ""
         self.number = ""
         self.sheet = 0
+        self.joint = ""
 
     def select(
         self,
@@ -27,9 +28,10 @@ class Selection(QObject):
         part: str | None = None,
         number: str | None = None,
         sheet: int | None = None,
+        joint: str | None = None,
     ) -> None:
         """Select some of it and leave the rest; tells only if anything changed."""
-        wanted = {"stage": stage, "case": case, "part": part, "number": number, "sheet": sheet}
+        wanted = {"stage": stage, "case": case, "part": part, "number": number, "sheet": sheet, "joint": joint}
         moved = False
         for name, value in wanted.items():
             if value is not None and getattr(self, name) != value:

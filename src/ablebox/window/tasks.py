@@ -190,5 +190,3 @@ class InstantPlanner(Planner):
         if self._timer.isActive():
             self._timer.stop()
             self._start()
-
-

@@ -68,7 +68,12 @@ def volume_left(space: Box, taken: Iterable[Box]) -> int:
     for (x0, x1), (y0, y1), (z0, z1) in product(*(list(pairwise(line)) for line in grid)):
         cell = Box((x0, y0, z0), (x1, y1, z1))
         if not any(
-            p.low[0] <= x0 and x1 <= p.high[0] and p.low[1] <= y0 and y1 <= p.high[1] and p.low[2] <= z0 and z1 <= p.high[2]
+            p.low[0] <= x0
+            and x1 <= p.high[0]
+            and p.low[1] <= y0
+            and y1 <= p.high[1]
+            and p.low[2] <= z0
+            and z1 <= p.high[2]
             for p in pieces
         ):
             left += cell.volume

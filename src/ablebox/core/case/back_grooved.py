@@ -57,7 +57,9 @@ class GroovedBack:
         side_left = shell.thickness.length - self.groove
         shell.need(side_left, millimetres(1), "wood left under the back's groove", "Make the groove shallower.")
         held = self.groove - self.play.share(2)[0]
-        shell.need(held, millimetres(1), "what the groove holds of the back", "Make the groove deeper or the play less.")
+        shell.need(
+            held, millimetres(1), "what the groove holds of the back", "Make the groove deeper or the play less."
+        )
         rail_room = shell.height.length - interior.floor.length - self.rail
         shell.need(rail_room, ZERO, "room for the hanging rail", "Make the rail narrower or the case higher.")
         shell.need(self.rail, inches("1/2"), "hanging rail width", "Type a width, such as 3 1/2 in.")
@@ -81,9 +83,16 @@ class GroovedBack:
         work.cut_both_sides(shell, CutKind.GROOVE, "for the back", reach, rise, self.groove, left_play)
         work.parts.append(
             Placed(
-                "back", "back", self.goods, height, width, thickness, (2, 0, 1),
-                (shell.thickness.length - self.groove + left_play, face, interior.floor.length), shows=Face.FRONT,
-            )  # fmt: skip
+                "back",
+                "back",
+                self.goods,
+                height,
+                width,
+                thickness,
+                (2, 0, 1),
+                (shell.thickness.length - self.groove + left_play, face, interior.floor.length),
+                shows=Face.FRONT,
+            )
         )
 
     def _add_rail(self, shell: Shell, work: Work) -> None:
@@ -94,8 +103,14 @@ class GroovedBack:
         work.sums.append(chosen)
         work.parts.append(
             Placed(
-                "rail", "hanging rail", shell.goods.code, length, width, thickness, (0, 2, 1),
+                "rail",
+                "hanging rail",
+                shell.goods.code,
+                length,
+                width,
+                thickness,
+                (0, 2, 1),
                 (thickness.length, shell.depth.length - thickness.length, shell.height.length - self.rail),
                 grain=Grain.ANY,
-            )  # fmt: skip
+            )
         )

@@ -43,9 +43,16 @@ class DadoBottom:
         work.cut_both_sides(shell, CutKind.DADO, "for the bottom", reach, rise, self.dado)
         work.parts.append(
             Placed(
-                "bottom", "bottom", shell.goods.code, length, width, shell.thickness, (0, 1, 2),
+                "bottom",
+                "bottom",
+                shell.goods.code,
+                length,
+                width,
+                shell.thickness,
+                (0, 1, 2),
                 (shell.thickness.length - self.dado, ZERO, interior.floor.length),
-                bands=shell.band(Face.FRONT), shows=Face.TOP,
-            )  # fmt: skip
+                bands=shell.band(Face.FRONT),
+                shows=Face.TOP,
+            )
         )
         return work

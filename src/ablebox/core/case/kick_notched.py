@@ -50,8 +50,15 @@ class NotchedKick:
         width = shell.book.named(interior.floor, "kick board, width", "kick/width")
         work.parts.append(
             Placed(
-                "kick", "kick board", shell.goods.code, length, width, shell.thickness, (0, 2, 1),
-                (thickness, self.depth, ZERO), shows=Face.FRONT,
-            )  # fmt: skip
+                "kick",
+                "kick board",
+                shell.goods.code,
+                length,
+                width,
+                shell.thickness,
+                (0, 2, 1),
+                (thickness, self.depth, ZERO),
+                shows=Face.FRONT,
+            )
         )
         return work

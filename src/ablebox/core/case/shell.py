@@ -141,9 +141,7 @@ class Work:
         self.cuts.setdefault(LEFT, []).append(Cut(kind, name, left, Face.RIGHT, play))
         self.cuts.setdefault(RIGHT, []).append(Cut(kind, name, right, Face.LEFT, play))
 
-    def bore_both_sides(
-        self, name: str, diameter: Length, depth: Length, centres: list[tuple[Length, Length]]
-    ) -> None:
+    def bore_both_sides(self, name: str, diameter: Length, depth: Length, centres: list[tuple[Length, Length]]) -> None:
         """Bore the same holes into the inner faces of both sides; centres are (y, z)."""
         points = tuple((0, y.ticks, z.ticks) for y, z in centres)
         self.holes.setdefault(LEFT, []).append(Holes(name, Face.RIGHT, diameter, depth, points))

@@ -106,8 +106,16 @@ class PinShelves:
         for i, level in enumerate(levels):
             work.parts.append(
                 Placed(
-                    f"shelf.{i + 1}", "shelf", shell.goods.code, length, width, shell.thickness, (0, 1, 2),
-                    (x, self.setback, level), bands=shell.band(Face.FRONT), shows=Face.TOP,
-                )  # fmt: skip
+                    f"shelf.{i + 1}",
+                    "shelf",
+                    shell.goods.code,
+                    length,
+                    width,
+                    shell.thickness,
+                    (0, 1, 2),
+                    (x, self.setback, level),
+                    bands=shell.band(Face.FRONT),
+                    shows=Face.TOP,
+                )
             )
         return work

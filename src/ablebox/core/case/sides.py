@@ -26,8 +26,17 @@ def build(shell: Shell) -> Work:
     ):
         work.parts.append(
             Placed(
-                role, f"side, {hand.value}", shell.goods.code, length, width, shell.thickness, (2, 1, 0),
-                (x, ZERO, ZERO), hand=hand, bands=shell.band(Face.FRONT), shows=seen,
-            )  # fmt: skip
+                role,
+                f"side, {hand.value}",
+                shell.goods.code,
+                length,
+                width,
+                shell.thickness,
+                (2, 1, 0),
+                (x, ZERO, ZERO),
+                hand=hand,
+                bands=shell.band(Face.FRONT),
+                shows=seen,
+            )
         )
     return work

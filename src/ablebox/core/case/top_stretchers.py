@@ -46,8 +46,16 @@ class TwoStretchers:
         ):
             work.parts.append(
                 Placed(
-                    role, f"stretcher, {role.split('.')[1]}", shell.goods.code, length, across, shell.thickness,
-                    (0, 1, 2), (shell.thickness.length, y, interior.ceiling.length), grain=Grain.ANY, bands=bands,
-                )  # fmt: skip
+                    role,
+                    f"stretcher, {role.split('.')[1]}",
+                    shell.goods.code,
+                    length,
+                    across,
+                    shell.thickness,
+                    (0, 1, 2),
+                    (shell.thickness.length, y, interior.ceiling.length),
+                    grain=Grain.ANY,
+                    bands=bands,
+                )
             )
         return work

@@ -12,7 +12,7 @@ from collections import Counter
 from .plan import CutSheet, Plan, Spot
 from .problem import Problem
 
-_Place = tuple[int, int, int, int, str]
+_Place = tuple[int, int, int, int]
 
 
 def check(plan: Plan) -> list[str]:
@@ -65,7 +65,7 @@ def _sheet(sheet: CutSheet, problem: Problem) -> list[str]:
 
 def _place(spot: Spot) -> _Place:
     dx, dy = spot.reach
-    return spot.x, spot.x + dx, spot.y, spot.y + dy, spot.code
+    return spot.x, spot.x + dx, spot.y, spot.y + dy
 
 
 def _comes_apart(places: list[_Place], kerf: int) -> bool:

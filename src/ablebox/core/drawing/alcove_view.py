@@ -5,7 +5,6 @@ from __future__ import annotations
 
 from ..lengths import inches
 from ..shop.made import Made
-from .palette import tint
 from .shapes import Area, Dimension, Drawing, Label, Path, Point, Shape
 
 #: How much larger the differences between readings are drawn.
@@ -22,8 +21,8 @@ def alcove_view(made: Made) -> Drawing:
     widths = [width.length.mm for width in room.widths]
     smallest = min(widths, default=800.0)
     heights = reading_heights(len(widths), height)
-    left = [(-(w - smallest) / 2 * BOW * 0.5, h) for w, h in zip(widths, heights, strict=True)]
-    right = [(smallest + (w - smallest) / 2 * BOW * 0.5, h) for w, h in zip(widths, heights, strict=True)]
+    left = [(-(w - smallest) / 2 * BOW, h) for w, h in zip(widths, heights, strict=True)]
+    right = [(smallest + (w - smallest) / 2 * BOW, h) for w, h in zip(widths, heights, strict=True)]
     _walls(drawing, left, right, smallest, height)
     _cases(made, drawing, smallest)
     for i, (width, (x0, h), (x1, _)) in enumerate(zip(room.widths, left, right, strict=True)):
@@ -44,10 +43,10 @@ def alcove_view(made: Made) -> Drawing:
         start = (smallest - mouth) / 2
         drawing.add(
             Dimension(True, start, start + mouth, -60, -1.0, made.units.write(room.mouth.length), room.mouth.key, True),
-            Label(smallest / 2, -60, "mouth", 11, "middle", "quiet", shift=(-70, -24)),
+            Label(start, -60, "mouth", 11, "end", "quiet", hot=f"key:{room.mouth.key}", shift=(-12, -24)),
         )
     if len(set(widths)) > 1:
-        drawing.add(Label(smallest + _WALL, height, f"bows drawn ×{BOW}", 10, "start", "quiet", shift=(8, 4)))
+        drawing.add(Label(-_WALL, height, f"bows drawn ×{BOW}", 9, "end", "quiet", shift=(-8, 0)))
     return drawing
 
 
@@ -84,7 +83,7 @@ def _cases(made: Made, drawing: Drawing, width: float) -> None:
         size = made.assembly(case.letter).outside
         w, h = size[0].length.mm, size[1].length.mm
         drawing.add(
-            Area(x, 0, w, h, tint(case.letter), "snag", 1.4, "", f"case:{case.letter}", dashed=True),
+            Area(x, 0, w, h, "wood", "snag", 1.4, "", f"case:{case.letter}", dashed=True),
             Label(x + w / 2, h / 2, f"case {case.letter} stands here", 11, "middle", "ink", within=w),
         )
         x += w

@@ -44,9 +44,9 @@ def elevation(made: Made, letter: str, open_doors: bool = False) -> Drawing:
     kick = made.numbers[f"{letter}/kick.height"]
     drawing.add(
         Path(((-40, 0), (w + 40, 0)), "quiet", 1.2),
-        _dimension(made, width, True, 0, w, h, 1.3),
-        _dimension(made, height, False, 0, h, 0, -1.4),
-        _dimension(made, kick, False, 0, kick.length.mm, w, 1.2),
+        _dimension(made, width, True, 0, w, h, 1.05),
+        _dimension(made, height, False, 0, h, 0, -1.1),
+        _dimension(made, kick, False, 0, kick.length.mm, w, 0.7),
     )
     if open_doors:
         _inside_dimensions(made, drawing, letter)
@@ -62,13 +62,6 @@ def _front_of(drawing: Drawing, part: Placed, hot: str) -> None:
         drawing.add(Area(x0, y0, x1 - x0, y1 - y0, "shade", "ink", 0.9, "", hot))
         return
     face_on = part.axes[2] == 1
-    if part.cuts:
-        # A side's notch shows as the dark of the kick; the side itself reaches the floor behind it.
-        found = cut_rects(part, "front", part.box.low[1])
-        if found is not None:
-            drawing.add(*outline(*found, "wood-edge", "plies-y", "ink", 0.9))
-            drawing.add(Area(x0, y0, x1 - x0, y1 - y0, "", "", 0.0, "", hot))
-        return
     pattern = ("grain-y" if part.axes[0] == 2 else "grain-x") if face_on else "plies-x"
     fill = "wood" if face_on else "wood-edge"
     drawing.add(Area(x0, y0, x1 - x0, y1 - y0, fill, "ink", 1.1, pattern, hot))
@@ -82,17 +75,15 @@ def _front_of(drawing: Drawing, part: Placed, hot: str) -> None:
 
 def _door_dimensions(made: Made, drawing: Drawing, assembly: Assembly) -> None:
     letter, numbers = assembly.letter, made.numbers
-    h = assembly.outside[1].length.mm
     left, right = assembly.part("door.left"), assembly.part("door.right")
-    for door in (left, right):
-        x0, x1 = (Length(t).mm for t in door.box.span(0))
-        drawing.add(_dimension(made, door.width, True, x0, x1, 0, -1.2, field=False))
+    x0, x1 = (Length(t).mm for t in left.box.span(0))
+    drawing.add(_dimension(made, left.width, True, x0, x1, 0, -0.8, field=False))
     z0, z1 = (Length(t).mm for t in left.box.span(2))
     w = assembly.outside[0].length.mm
-    drawing.add(_dimension(made, left.length, False, z0, z1, w, 1.2, field=False))
+    drawing.add(_dimension(made, left.length, False, z0, z1, w, 0.7, field=False))
     gap = numbers[f"{letter}/doors.gap"]
-    x1, x2 = Length(left.box.high[0]).mm, Length(right.box.low[0]).mm
-    drawing.add(_dimension(made, gap, True, x1, x2, h, 0.35))
+    x2, x3 = Length(left.box.high[0]).mm, Length(right.box.low[0]).mm
+    drawing.add(_dimension(made, gap, True, x2, x3, 0, -0.8))
 
 
 def _inside_dimensions(made: Made, drawing: Drawing, letter: str) -> None:
@@ -134,10 +125,10 @@ def section(made: Made, letter: str) -> Drawing:
     stretch = assembly.part("stretcher.front").box
     drawing.add(
         Path(((front - 20, 0), (d + 30, 0)), "quiet", 1.2),
-        _dimension(made, depth, True, 0, d, h, 2.2),
-        _dimension(made, stretcher, True, 0, Length(stretch.high[1]).mm, h, 1.1),
-        _dimension(made, kick, True, 0, kick.length.mm, 0, -1.1),
-        _dimension(made, rail, False, h - rail.length.mm, h, d, 1.2),
+        _dimension(made, depth, True, 0, d, h, 1.9),
+        _dimension(made, stretcher, True, 0, Length(stretch.high[1]).mm, h, 0.9),
+        _dimension(made, kick, True, 0, kick.length.mm, 0, -0.8),
+        _dimension(made, rail, False, h - rail.length.mm, h, d, 0.7),
         _dimension(made, clear, True, 0, clear.length.mm, h * 0.42, 0, field=False),
     )
     return drawing

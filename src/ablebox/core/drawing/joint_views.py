@@ -11,13 +11,13 @@ from .shapes import Area, Circle, Drawing, Path
 #: Each joint: what it is called, and the keys of the numbers that belong to it.
 JOINTS: dict[str, tuple[str, tuple[str, ...]]] = {
     "kick": ("Toe kick, notched", ("kick.height", "kick.depth")),
-    "bottom": ("Bottom in dado", ("bottom.dado",)),
-    "top": ("Two stretchers", ("stretcher.width",)),
-    "back": ("Back in groove", ("back.groove", "back.play", "rail.width")),
-    "shelf": ("Shelf on pins", ("shelf.play", "shelf.setback")),
-    "pins": ("Pin holes", ("pins.pitch", "pins.inset", "pins.margin")),
+    "bottom": ("Bottom, in dadoes", ("bottom.dado",)),
+    "top": ("Top, two stretchers", ("stretcher.width",)),
+    "back": ("Back, in a groove", ("back.groove", "back.play", "rail.width")),
+    "shelf": ("Shelf, on pins", ("shelf.play", "shelf.setback")),
+    "pins": ("Pin holes, two rows", ("pins.pitch", "pins.inset", "pins.margin")),
     "doors": ("Doors, full overlay", ("doors.reveal", "doors.reveal_top", "doors.reveal_bottom", "doors.gap")),
-    "hinge": ("Hinge cups", ("hinge.edge", "hinge.depth", "hinge.cup")),
+    "hinge": ("Hinges, in cups", ("hinge.edge", "hinge.depth", "hinge.cup")),
 }
 
 

@@ -14,6 +14,9 @@ from .shapes import Area, Circle, Dimension, Drawing, Label, Path, Point, Shape
 class Canvas(Protocol):
     """What a canvas can do. Coordinates are the canvas' own points, y down; colours are names."""
 
+    #: Whether numbers can be typed over there; these are underlined.
+    typed_over: bool
+
     def polyline(self, points: Sequence[Point], colour: str, weight: float, dashed: bool) -> None:
         """Draw a line through points."""
 
@@ -272,12 +275,12 @@ def _dimension(item: Dimension, canvas: Canvas, view: View, rows: float, selecte
         # A number wider than its line stands beside it.
         middle_x = max(ends[0][0], ends[1][0]) + width / 2 + 7
     if not item.across and length < 26:
-        middle_y = min(ends[0][1], ends[1][1]) - 14
+        middle_x += math.copysign(width / 2 + 7, item.level or 1)
     left, top, height = middle_x - width / 2, middle_y - 10, 20.0
     box = [(left, top), (left + width, top), (left + width, top + height), (left, top + height)]
     canvas.polygon(box, "select-wash" if chosen else "card", "select" if chosen else "", 1.2, False)
     canvas.text(middle_x, middle_y, item.text, size, "middle", colour, True)
-    if item.field and not chosen:
+    if item.field and not chosen and canvas.typed_over:
         under = middle_y + 8
         canvas.polyline([(left + 5, under), (left + width - 5, under)], colour, 0.5, True)
     return [Spot(left, top, width, height, hot, item.field)] if hot else []

@@ -211,7 +211,7 @@ class Drawing:
                 elif item.across and item.level > 0:
                     high = max(high, need)
                 elif item.level < 0:
-                    left = max(left, need + 14)
+                    left = max(left, need + 18)
                 elif item.level > 0:
-                    right = max(right, need + 14)
+                    right = max(right, need + 24)
         return left, low, right, high

@@ -53,7 +53,9 @@ class DoorPair:
             shell.need(length, ZERO, what, "Type 0 or more.")
         width, height = self._sizes(shell, interior)
         goods = shell.rack.sheet_goods(self.goods)
-        shell.need(goods.thickness - self.hinge.depth, millimetres(1), "wood behind the hinge cups", "Use thicker doors.")
+        shell.need(
+            goods.thickness - self.hinge.depth, millimetres(1), "wood behind the hinge cups", "Use thicker doors."
+        )
         shell.need(self.hinge.cup, millimetres(10), "hinge cup", "Type the cup's diameter, such as 35 mm.")
         cup_room = width.length - self.hinge.cup - self.hinge.edge * 2
         shell.need(cup_room, ZERO, "door width beside the hinge cups", "Make the case wider.")
@@ -101,9 +103,17 @@ class DoorPair:
             cups = Holes("hinge cups", Face.BACK, self.hinge.cup, self.hinge.depth, centres)
             work.parts.append(
                 Placed(
-                    f"door.{hand.value}", f"door, {hand.value}", self.goods, height, width, thickness, (2, 0, 1),
-                    (x, -goods.thickness, z), hand=hand, holes=(cups,), bands=bands, shows=Face.FRONT,
-                )  # fmt: skip
+                    f"door.{hand.value}",
+                    f"door, {hand.value}",
+                    self.goods,
+                    height,
+                    width,
+                    thickness,
+                    (2, 0, 1),
+                    (x, -goods.thickness, z),
+                    hand=hand,
+                    holes=(cups,),
+                    bands=bands,
+                    shows=Face.FRONT,
+                )
             )
-
-

@@ -17,19 +17,41 @@ def as_csv(made: Made) -> str:
     writer = csv.writer(stream, lineterminator="\n")
     writer.writerow(
         [
-            "code", "case", "name", "count", "material", f"length ({unit})", f"width ({unit})", f"thickness ({unit})",
-            f"cut length ({unit})", f"cut width ({unit})", "grain", "hand", "edges", "machining",
-        ]  # fmt: skip
+            "code",
+            "case",
+            "name",
+            "count",
+            "material",
+            f"length ({unit})",
+            f"width ({unit})",
+            f"thickness ({unit})",
+            f"cut length ({unit})",
+            f"cut width ({unit})",
+            "grain",
+            "hand",
+            "edges",
+            "machining",
+        ]
     )
     write = made.units.write
     for part in made.parts:
         writer.writerow(
             [
-                part.code, part.case, part.name, part.count, part.goods.name,
-                write(part.length.length), write(part.width.length), write(part.thickness.length),
-                write(part.cut_length.length), write(part.cut_width.length), part.grain.value, part.hand.value,
-                edges(part), "; ".join(describe(item, made.units) for item in part.machining),
-            ]  # fmt: skip
+                part.code,
+                part.case,
+                part.name,
+                part.count,
+                part.goods.name,
+                write(part.length.length),
+                write(part.width.length),
+                write(part.thickness.length),
+                write(part.cut_length.length),
+                write(part.cut_width.length),
+                part.grain.value,
+                part.hand.value,
+                edges(part),
+                "; ".join(describe(item, made.units) for item in part.machining),
+            ]
         )
     return stream.getvalue()
 

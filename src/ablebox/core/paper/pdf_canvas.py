@@ -24,7 +24,11 @@ def _register() -> None:
     if "Barlow" in pdfmetrics.getRegisteredFontNames():
         return
     folder = files("ablebox") / "assets" / "fonts"
-    for name, file in (("Barlow", "Barlow-Regular"), ("Barlow-Bold", "Barlow-SemiBold"), ("Barlow-Medium", "Barlow-Medium")):
+    for name, file in (
+        ("Barlow", "Barlow-Regular"),
+        ("Barlow-Bold", "Barlow-SemiBold"),
+        ("Barlow-Medium", "Barlow-Medium"),
+    ):
         pdfmetrics.registerFont(TTFont(name, str(folder / f"{file}.ttf")))
 
 
@@ -35,6 +39,8 @@ class PdfCanvas:
         size: width and height of its pages, in points.
         title: of the document.
     """
+
+    typed_over = False
 
     def __init__(self, size: Point, title: str) -> None:
         _register()

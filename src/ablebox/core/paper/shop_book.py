@@ -163,9 +163,9 @@ class _Book:
         room = self.made.room
         for reading, number in zip(self.made.project.alcove.widths, room.widths, strict=True):
             self.words(_EDGE, f"{self.write(number.length)} wide at {reading.place}  ({reading.method.words})", width)
-        for number in (room.ceiling, room.mouth, room.usable):
-            if number is not None:
-                self.words(_EDGE, f"{self.write(number.length)}  {number.label}", width)
+        for also in (room.ceiling, room.mouth, room.usable):
+            if also is not None:
+                self.words(_EDGE, f"{self.write(also.length)}  {also.label}", width)
 
     def case_page(self, letter: str) -> None:
         case = self.made.project.case(letter)
@@ -249,7 +249,9 @@ class _Book:
         by_code = {part.code: part for part in self.made.parts}
         view = sheet_view(plan, sheet, by_code, self.made.units, goods.grained)
         order = cutting(sheet, plan.problem.kerf, plan.problem.trim)
-        replay(view, self.canvas, fitted(view, _EDGE, self.y, self.width - 2 * _EDGE - 200, self.height - self.y - _EDGE))
+        replay(
+            view, self.canvas, fitted(view, _EDGE, self.y, self.width - 2 * _EDGE - 200, self.height - self.y - _EDGE)
+        )
         self._cuts(order, f"{goods.name}, sheet {number}")
 
     def _cuts(self, order: Cutting, title: str) -> None:
@@ -277,7 +279,9 @@ class _Book:
         title = "Machining"
         if not machined:
             return
-        under = "The machined face is up. Red edges are banded. Positions are from the named edges of the finished part."
+        under = (
+            "The machined face is up. Red edges are banded. Positions are from the named edges of the finished part."
+        )
         self.start(title, under)
         block = (self.height - self.y - _EDGE) / 2
         for part in machined:

@@ -35,7 +35,7 @@ class _Wrong(ValueError):
 
 def _length_in(value: Any, _: Any) -> Length:
     if not isinstance(value, str):
-        raise _Wrong(f"{json.dumps(value)} is not a length; write it with its unit, as in \"24 1/4 in\" or \"616.5 mm\"")
+        raise _Wrong(f'{json.dumps(value)} is not a length; write it with its unit, as in "24 1/4 in" or "616.5 mm"')
     if not value.endswith((" in", " mm")):
         raise _Wrong(f"“{value}” lacks its unit; write in or mm behind it")
     try:

@@ -46,7 +46,8 @@ def stock_choice(project: Project, key: str, code: str, what: str) -> Choice | N
 
     def put_side(value: Length) -> Project:
         sheets = list(goods.sheets)
-        sheets[at] = replace(sheets[at], **{side: value})
+        old = sheets[at]
+        sheets[at] = replace(old, length=value) if side == "length" else replace(old, width=value)
         return put(sheets=tuple(sheets))
 
     return Choice(key, f"{side} of a sheet of {goods.name}", getattr(goods.sheets[at], side), _THIN, put_side)

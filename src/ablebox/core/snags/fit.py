@@ -19,8 +19,12 @@ def _stepped_down(made: Made, length: Length) -> Length:
     return Length(length.ticks // step * step)
 
 
-def _with_size(project: Project, case: Case, **sizes: Length) -> Project:
-    return project.with_case(replace(case, follows=case.follows and "width" not in sizes, **sizes))
+def _with_width(project: Project, case: Case, width: Length) -> Project:
+    return project.with_case(replace(case, follows=False, width=width))
+
+
+def _with_height(project: Project, case: Case, height: Length) -> Project:
+    return project.with_case(replace(case, height=height))
 
 
 def run_against_alcove(made: Made) -> Iterator[Snag]:
@@ -36,7 +40,7 @@ def run_against_alcove(made: Made) -> Iterator[Snag]:
         rest = run.length - fixed[0].width
         fitting = usable.length - rest
         if fitting > ZERO:
-            after = _with_size(made.project, fixed[0], width=fitting)
+            after = _with_width(made.project, fixed[0], fitting)
             fix = Fix(f"Make {fixed[0].letter} {write(fitting)} wide", after)
     if run.length > smallest.length:
         text = (
@@ -66,7 +70,7 @@ def through_the_mouth(made: Made) -> Iterator[Snag]:
                 f"{case.letter}: {made.units.write(width)} wide, the mouth is {made.units.write(mouth.length)}: "
                 f"take off what narrows the mouth, or build it {made.units.write(most)} or less."
             )
-            after = _with_size(made.project, case, width=most)
+            after = _with_width(made.project, case, most)
             fix = Fix(f"Make {case.letter} {made.units.write(most)} wide", after)
             yield Snag("fit.mouth", Level.STOP, text, case.letter, f"{case.letter}/width", fix)
 
@@ -89,7 +93,7 @@ def under_the_ceiling(made: Made) -> Iterator[Snag]:
         fix = None
         if most.ticks > 0:
             lower = _stepped_down(made, most)
-            fix = Fix(f"Make {case.letter} {write(lower)} high", _with_size(made.project, case, height=lower))
+            fix = Fix(f"Make {case.letter} {write(lower)} high", _with_height(made.project, case, lower))
         if height > top:
             text = f"{case.letter}: {write(case.height)} high under a ceiling of {write(ceiling.length)}."
             yield Snag("fit.ceiling", Level.STOP, text, case.letter, f"{case.letter}/height", fix)

@@ -4,17 +4,38 @@
 from __future__ import annotations
 
 from dataclasses import replace
+from functools import partial
 
 from PyQt6.QtCore import Qt
-from PyQt6.QtWidgets import QCheckBox, QComboBox, QGridLayout, QHBoxLayout, QLineEdit, QPushButton, QSpinBox, QVBoxLayout, QWidget
+from PyQt6.QtWidgets import QCheckBox, QComboBox, QGridLayout, QHBoxLayout, QPushButton, QSpinBox, QVBoxLayout, QWidget
 
 from ...core.drawing.case_views import elevation, section
 from ...core.drawing.joint_views import JOINTS
 from ..desk import Desk
 from ..widgets.drawing_view import DrawingView
 from ..widgets.joint_card import JointCard
-from ..widgets.words import Words
+from ..widgets.length_field import LengthField
+from ..widgets.title_line import TitleLine
+from ..widgets.words import LinkWords, Words
 from .stage import Stage
+
+#: The sizes of a case that people ask for.
+_ASKED = (
+    "width", "height", "depth", "inside.width", "inside.depth", "bottom/length", "bottom/width", "back/length",
+    "back/width", "shelf/length", "shelf/width", "door/length", "door/width",
+)  # fmt: skip
+
+#: What is usual for each joint (common practice, see the school's module).
+_HELP = {
+    "kick": "The sides reach the floor and are notched; the kick board stands behind. Usual is 4 in (100 mm) high and 3 in (75 mm) deep.",
+    "bottom": "The bottom lies on the kick board and in a dado in each side: as wide as the sheet really is, a third of the side deep, never over half.",
+    "top": "Two flat stretchers between the sides, 3 to 4 in (75 to 100 mm) wide.",
+    "back": "The back slides into a groove; behind it is room for the hanging rail, which takes the screws into the wall.",
+    "shelf": "A little shorter than the inside so that it can be tilted in, and set back from the front.",
+    "pins": "Bore before assembly and before the back is in. Rows are counted from the bottom so that they stay level.",
+    "doors": "Reveal is what shows of the case around the doors; gap is between the two.",
+    "hinge": "Cups 35 mm wide, their edge 3 to 6 mm from the edge of the door.",
+}
 
 
 class CaseStage(Stage):
@@ -25,12 +46,10 @@ class CaseStage(Stage):
 
     def __init__(self, desk: Desk) -> None:
         super().__init__(desk)
-        self._name = QLineEdit()
-        self._name.setObjectName("case-name")
-        self._name.setAccessibleName("name of the case")
-        self._name.setMaximumWidth(220)
+        self._name = TitleLine("case-name", "name of the case", 20, True)
         self._name.editingFinished.connect(self._rename)
-        self.head.addWidget(self._name)
+        self.head.setStretchFactor(self.heading, 0)
+        self.head.addWidget(self._name, 1)
         self._follows = QCheckBox("width follows the alcove")
         self._follows.setObjectName("follows")
         self._follows.clicked.connect(self._set_follows)
@@ -50,14 +69,13 @@ class CaseStage(Stage):
         views.addWidget(self.section, 10)
         self.body.addLayout(views, 1)
         self.body.addLayout(self._stock_row())
-        grid = QGridLayout()
-        grid.setSpacing(8)
-        self._cards = []
-        for i, name in enumerate(JOINTS):
-            card = JointCard(desk, name)
-            self._cards.append(card)
-            grid.addWidget(card, i // 4, i % 4)
-        self.body.addLayout(grid)
+        cards = QHBoxLayout()
+        cards.setSpacing(7)
+        self._cards = [JointCard(desk, name) for name in JOINTS]
+        for card in self._cards:
+            cards.addWidget(card)
+        self.body.addSpacing(6)
+        self.body.addLayout(cards)
 
     def _stock_row(self) -> QHBoxLayout:
         row = QHBoxLayout()
@@ -101,12 +119,11 @@ class CaseStage(Stage):
             return
         case = made.project.case(letter)
         goods = made.project.rack.sheet_goods(case.goods)
-        self.heading.set_text(f"{letter}  {case.name}")
+        self.heading.set_text(letter)
+        self._name.show_text(case.name)
         measured = f"measured {made.units.write(goods.measured)}" if goods.measured else "not measured yet"
         unit = "inches" if made.units.name == "in" else "millimetres"
         self.under.set_text(f"Frameless · {goods.name}, {measured} · notched toe kick · sizes in {unit}")
-        if not self._name.hasFocus():
-            self._name.setText(case.name)
         self._follows.setChecked(case.follows)
         self._follows.setEnabled(case.in_alcove)
         self._inside.setChecked(case.in_alcove)
@@ -171,6 +188,43 @@ class CaseStage(Stage):
         title = "stands in the alcove" if inside else "stands by itself"
         if self.desk.set_case(title, in_alcove=inside, follows=case.follows and inside, width=width):
             self.refresh()
+
+    def tape(self, column: QVBoxLayout) -> None:
+        """Show the numbers of the chosen joint, or of the whole case."""
+        letter = self.desk.selection.case
+        unit = "inches" if self.desk.document.project.units.name == "in" else "mm"
+        joint = self.desk.selection.joint
+        if joint:
+            title, keys = JOINTS[joint]
+            column.addWidget(Words(title, 20, True, wrap=True))
+            column.addWidget(Words(f"Case {letter} · {unit}", 14, colour="quiet"))
+            column.addSpacing(6)
+            for key in keys:
+                choice = self.desk.choice(f"{letter}/{key}")
+                if choice is not None:
+                    name = choice.title.partition(": ")[2]
+                    column.addWidget(Words(name[:1].upper() + name[1:], 14, True, "quiet"))
+                    field = LengthField(self.desk, choice.key, name, selects=False)
+                    field.setObjectName(f"tape:{choice.key}")
+                    column.addWidget(field)
+            column.addSpacing(4)
+            column.addWidget(Words(_HELP[joint], 13, colour="quiet", wrap=True))
+            return
+        column.addWidget(Words(f"Case {letter}", 20, True))
+        column.addWidget(Words(f"Click a size for its sum · {unit}", 14, colour="quiet"))
+        column.addSpacing(6)
+        grid = QGridLayout()
+        grid.setColumnMinimumWidth(0, 88)
+        grid.setColumnStretch(1, 1)
+        grid.setHorizontalSpacing(10)
+        for row, key in enumerate(_ASKED):
+            number = self.desk.number(f"{letter}/{key}")
+            if number is not None:
+                text = self.desk.document.project.units.write(number.length)
+                go = partial(self.desk.selection.select, number=number.key)
+                grid.addWidget(LinkWords(text, go, 18, True, align="right"), row, 0)
+                grid.addWidget(Words(number.label, 14, wrap=True), row, 1)
+        column.addLayout(grid)
 
     def _rename(self) -> None:
         name = self._name.text().strip()

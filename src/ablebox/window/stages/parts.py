@@ -10,6 +10,7 @@ from PyQt6.QtWidgets import (
     QHBoxLayout,
     QHeaderView,
     QSizePolicy,
+    QSplitter,
     QStyledItemDelegate,
     QStyleOptionViewItem,
     QTableView,
@@ -82,9 +83,10 @@ class PartsStage(Stage):
         self.table.setShowGrid(False)
         self.table.setTabKeyNavigation(False)
         vertical, header = self.table.verticalHeader(), self.table.horizontalHeader()
-        assert vertical is not None and header is not None
+        assert vertical is not None
+        assert header is not None
         vertical.hide()
-        vertical.setDefaultSectionSize(27)
+        vertical.setDefaultSectionSize(25)
         header.setHighlightSections(False)
         header.setDefaultAlignment(Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter)
         for i, (_, width) in enumerate(COLUMNS):
@@ -93,17 +95,23 @@ class PartsStage(Stage):
         selection = self.table.selectionModel()
         assert selection is not None
         selection.currentChanged.connect(self._current)
-        self.body.addWidget(self.table, 11)
-        lower = QHBoxLayout()
+        split = QSplitter(Qt.Orientation.Vertical)
+        split.setChildrenCollapsible(False)
+        split.addWidget(self.table)
+        bench = QWidget()
+        lower = QHBoxLayout(bench)
+        lower.setContentsMargins(0, 4, 0, 0)
         self.drawing = DrawingView(desk, "part")
         lower.addWidget(self.drawing, 3)
         self._notes = QWidget()
         self._notes.setSizePolicy(QSizePolicy.Policy.Preferred, QSizePolicy.Policy.Expanding)
         self._lines = QVBoxLayout(self._notes)
         self._lines.setContentsMargins(8, 10, 0, 0)
-        self._lines.setSpacing(3)
+        self._lines.setSpacing(1)
         lower.addWidget(self._notes, 2)
-        self.body.addLayout(lower, 9)
+        split.addWidget(bench)
+        split.setSizes([290, 300])
+        self.body.addWidget(split, 1)
 
     def state(self) -> str:
         """Return how many parts there are."""
@@ -157,9 +165,9 @@ class PartsStage(Stage):
             facts += f" · {part.hand.value} hand, mark it"
         self._lines.addWidget(Words(facts, 14, colour="quiet", wrap=True))
         if part.bands:
-            self._lines.addWidget(Words(f"banded: {edges(part)}", 14, wrap=True))
+            self._lines.addWidget(Words(f"banded: {edges(part)}", 13, wrap=True))
         for item in part.machining:
-            self._lines.addWidget(Words(describe(item, units), 14, wrap=True))
+            self._lines.addWidget(Words(describe(item, units), 13, wrap=True))
         if not part.machining:
             self._lines.addWidget(Words("cut to size, nothing to machine", 14, colour="quiet", wrap=True))
         self._lines.addStretch(1)

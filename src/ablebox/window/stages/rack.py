@@ -6,7 +6,17 @@ from __future__ import annotations
 from dataclasses import replace
 
 from PyQt6.QtGui import QIntValidator
-from PyQt6.QtWidgets import QCheckBox, QFrame, QGridLayout, QHBoxLayout, QLineEdit, QPushButton, QScrollArea, QVBoxLayout, QWidget
+from PyQt6.QtWidgets import (
+    QCheckBox,
+    QFrame,
+    QGridLayout,
+    QHBoxLayout,
+    QLineEdit,
+    QPushButton,
+    QScrollArea,
+    QVBoxLayout,
+    QWidget,
+)
 
 from ...core.project.rack_choices import with_goods
 from ...core.stock import Edging, Rack, Sheet, SheetGoods
@@ -35,7 +45,10 @@ class RackPanel(QScrollArea):
         """Show the rack as it stands; rows are made anew only when there are others."""
         rack = self._desk.document.project.rack
         shape = (
-            [(g.code, g.name, g.grained, g.measured is None, [(s.count, s.offcut) for s in g.sheets]) for g in rack.goods],
+            [
+                (g.code, g.name, g.grained, g.measured is None, [(s.count, s.offcut) for s in g.sheets])
+                for g in rack.goods
+            ],
             [(e.code, e.name, e.deducted) for e in rack.edgings],
         )
         if shape != self._shape:
@@ -120,7 +133,9 @@ class RackPanel(QScrollArea):
         row = i + 1
         grid.addWidget(Words("offcut" if sheet.offcut else "sheet", 14), row, 0)
         sizes = QHBoxLayout()
-        sizes.addWidget(self._field(f"stock/{goods.code}/sheet.{row}.length", f"length of sheet {row}, along the grain"))
+        sizes.addWidget(
+            self._field(f"stock/{goods.code}/sheet.{row}.length", f"length of sheet {row}, along the grain")
+        )
         sizes.addWidget(Words("×", 14))
         sizes.addWidget(self._field(f"stock/{goods.code}/sheet.{row}.width", f"width of sheet {row}"))
         sizes.addStretch(1)
@@ -148,7 +163,9 @@ class RackPanel(QScrollArea):
         for i, edging in enumerate(rack.edgings):
             name = QLineEdit(edging.name)
             name.setAccessibleName("name of the band")
-            name.editingFinished.connect(lambda i=i, name=name: self._put_edging(i, "name", name=name.text().strip() or "band"))
+            name.editingFinished.connect(
+                lambda i=i, name=name: self._put_edging(i, "name", name=name.text().strip() or "band")
+            )
             off = QCheckBox("taken off the cut size")
             off.setObjectName(f"deducted:{edging.code}")
             off.setChecked(edging.deducted)
@@ -183,7 +200,9 @@ class RackPanel(QScrollArea):
         """Add a sheet size, or an offcut of half that size."""
         goods = self._goods(code)
         usual = next((s for s in goods.sheets if not s.offcut), None) or self._usual()
-        new = Sheet(usual.length.share(2)[0], usual.width.share(2)[0], 1, True) if offcut else replace(usual, count=None)
+        new = (
+            Sheet(usual.length.share(2)[0], usual.width.share(2)[0], 1, True) if offcut else replace(usual, count=None)
+        )
         self._put(code, "add an offcut" if offcut else "add a sheet size", sheets=(*goods.sheets, new))
 
     def _usual(self) -> Sheet:
@@ -226,5 +245,3 @@ class RackPanel(QScrollArea):
 
 def _free(stem: str, taken: list[str]) -> str:
     return next(f"{stem}-{i}" for i in range(1, 1000) if f"{stem}-{i}" not in taken)
-
-

@@ -5,7 +5,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from PyQt6.QtWidgets import QHBoxLayout, QLineEdit, QPushButton, QVBoxLayout
+from PyQt6.QtWidgets import QHBoxLayout, QPushButton, QVBoxLayout
 
 from ...core.drawing.alcove_view import alcove_view
 from ...core.lengths import ZERO
@@ -13,6 +13,7 @@ from ...core.room.reading import Method, Reading
 from ..desk import Desk
 from ..widgets.drawing_view import DrawingView
 from ..widgets.length_field import LengthField
+from ..widgets.title_line import TitleLine
 from ..widgets.words import Words
 from .stage import Stage
 
@@ -27,12 +28,10 @@ class RoomStage(Stage):
 
     def __init__(self, desk: Desk) -> None:
         super().__init__(desk)
-        self._name = QLineEdit()
-        self._name.setObjectName("alcove-name")
-        self._name.setAccessibleName("name of the alcove")
-        self._name.setMaximumWidth(240)
+        self._name = TitleLine("alcove-name", "name of the alcove", 20, True)
         self._name.editingFinished.connect(self._rename)
-        self.head.addWidget(self._name)
+        self.head.replaceWidget(self.heading, self._name)
+        self.heading.hide()
         self.drawing = DrawingView(desk, "alcove")
         self.body.addWidget(self.drawing, 1)
         row = QHBoxLayout()
@@ -69,14 +68,12 @@ class RoomStage(Stage):
         """Draw the alcove as it stands."""
         made = self.desk.document.made
         alcove = made.project.alcove
-        self.heading.set_text(alcove.name)
+        self._name.show_text(alcove.name)
         spread = made.room.spread
         write = made.units.write
         words = f"Sizes in {'inches' if made.units.name == 'in' else 'millimetres'}. The smallest width governs"
         words += f"; the readings are {write(spread)} apart." if spread > ZERO else "."
         self.under.set_text(words)
-        if not self._name.hasFocus():
-            self._name.setText(alcove.name)
         self.drawing.show_drawing(alcove_view(made))
         for field in self._fields:
             field.refresh()

@@ -4,7 +4,16 @@
 from __future__ import annotations
 
 from PyQt6.QtCore import Qt
-from PyQt6.QtWidgets import QFrame, QHBoxLayout, QProgressBar, QPushButton, QScrollArea, QStackedWidget, QVBoxLayout, QWidget
+from PyQt6.QtWidgets import (
+    QFrame,
+    QHBoxLayout,
+    QProgressBar,
+    QPushButton,
+    QScrollArea,
+    QStackedWidget,
+    QVBoxLayout,
+    QWidget,
+)
 
 from ...core.cuts.plan import CutSheet, Plan
 from ...core.cuts.saw_order import CutWay, cutting
@@ -158,8 +167,8 @@ class SheetsStage(Stage):
         else:
             code, plan, sheet, number = here
             goods = made.project.rack.sheet_goods(code)
-            kind = "Offcut" if sheet.supply.offcut else "Sheet"
-            self.heading.set_text(f"{goods.name}: {kind.lower()} {number} of {len(plan.sheets)}")
+            kind = ", an offcut" if sheet.supply.offcut else ""
+            self.heading.set_text(f"{goods.name}: sheet {number} of {len(plan.sheets)}{kind}")
             facts = f"{write(Length(sheet.supply.length))} × {write(Length(sheet.supply.width))} · {write(goods.thickness)} thick"
             facts += f" · kerf {write(made.project.rack.saw.kerf)} · {sheet.used:.0%} used"
             self.under.set_text(facts + (" · grain runs left to right" if goods.grained else ""))
@@ -215,7 +224,9 @@ class SheetsStage(Stage):
                 column.addWidget(Words(title, 14, True, "quiet"))
                 shown = title
             row = QHBoxLayout()
-            row.addWidget(Words(str(i), 13, colour="quiet"))
+            place = Words(str(i), 13, colour="quiet")
+            place.setFixedWidth(20)
+            row.addWidget(place)
             setting = Words(made.units.write(Length(cut.setting)), 17, True, align="right")
             setting.setFixedWidth(84)
             row.addWidget(setting)
@@ -232,4 +243,6 @@ class SheetsStage(Stage):
             column.addWidget(Words(size, 15, colour="settled"))
         column.addSpacing(8)
         proven = all(plan.proven for plan in self.desk.planner.plans.values())
-        column.addWidget(Words(verdict(self.desk.planner.plans) + ".", 14, True, "settled" if proven else "snag", wrap=True))
+        column.addWidget(
+            Words(verdict(self.desk.planner.plans) + ".", 14, True, "settled" if proven else "snag", wrap=True)
+        )

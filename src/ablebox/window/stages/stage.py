@@ -3,6 +3,7 @@
 
 from __future__ import annotations
 
+from PyQt6.QtCore import Qt
 from PyQt6.QtWidgets import QHBoxLayout, QVBoxLayout, QWidget
 
 from ..desk import Desk
@@ -24,6 +25,7 @@ class Stage(QWidget):
         super().__init__()
         self.desk = desk
         self.setObjectName("stage")
+        self.setFocusPolicy(Qt.FocusPolicy.ClickFocus)
         self.body = QVBoxLayout(self)
         self.body.setContentsMargins(26, 14, 18, 12)
         self.body.setSpacing(4)
@@ -49,5 +51,10 @@ class Stage(QWidget):
         """Fill the tape while no number is selected."""
         column.addWidget(Words("Select a number", 20, True))
         column.addWidget(
-            Words("Click any size to see the sum behind it, back to what was measured or chosen.", 14, colour="quiet", wrap=True)
+            Words(
+                "Click any size to see the sum behind it, back to what was measured or chosen.",
+                14,
+                colour="quiet",
+                wrap=True,
+            )
         )

@@ -1,40 +1,21 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""A card with the picture of a joint, cut from the very parts, and the numbers that belong to it."""
+"""A card with the picture of a joint, cut from the very parts; its numbers go on the tape."""
 
 from __future__ import annotations
 
-from PyQt6.QtWidgets import QFrame, QGridLayout, QHBoxLayout, QVBoxLayout
+from PyQt6.QtCore import QRectF, QSize, Qt
+from PyQt6.QtGui import QPainter, QPaintEvent, QPen
+from PyQt6.QtWidgets import QAbstractButton, QSizePolicy
 
 from ...core.drawing.joint_views import JOINTS, joint
+from ...core.drawing.replay import fitted, replay
+from ...core.drawing.shapes import Drawing
+from .. import theme
 from ..desk import Desk
-from .drawing_view import DrawingView
-from .length_field import LengthField
-from .words import Words
-
-_SHORT = {
-    "kick.height": "high",
-    "kick.depth": "deep",
-    "bottom.dado": "deep",
-    "stretcher.width": "wide",
-    "back.groove": "deep",
-    "back.play": "play",
-    "rail.width": "rail",
-    "shelf.play": "play",
-    "shelf.setback": "set back",
-    "pins.pitch": "pitch",
-    "pins.inset": "from edge",
-    "pins.margin": "lowest",
-    "doors.reveal": "sides",
-    "doors.reveal_top": "top",
-    "doors.reveal_bottom": "bottom",
-    "doors.gap": "gap",
-    "hinge.edge": "from edge",
-    "hinge.depth": "deep",
-    "hinge.cup": "cup",
-}
+from ..qt_canvas import QtCanvas, draw_text
 
 
-class JointCard(QFrame):
+class JointCard(QAbstractButton):
     """A card.
 
     Args:
@@ -44,46 +25,40 @@ class JointCard(QFrame):
 
     def __init__(self, desk: Desk, name: str) -> None:
         super().__init__()
-        self._desk, self._name = desk, name
-        title, self._keys = JOINTS[name]
-        self.setObjectName("card")
-        self.setFixedHeight(118)
-        outer = QVBoxLayout(self)
-        outer.setContentsMargins(9, 5, 7, 6)
-        outer.setSpacing(2)
-        outer.addWidget(Words(title, 13, True, "quiet"))
-        row = QHBoxLayout()
-        row.setSpacing(6)
-        self._picture = DrawingView(desk, f"joint-{name}", 1.0)
-        row.addWidget(self._picture, 1)
-        self._grid = QGridLayout()
-        self._grid.setSpacing(2)
-        row.addLayout(self._grid)
-        outer.addLayout(row, 1)
-        self._fields: list[LengthField] = []
-        self._letter = ""
+        self._desk, self.name = desk, name
+        self._title, self._keys = JOINTS[name]
+        self._drawing = Drawing("")
+        self.setObjectName(f"joint:{name}")
+        self.setFixedHeight(112)
+        self.setMinimumWidth(84)
+        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
+        self.setCursor(Qt.CursorShape.PointingHandCursor)
+        self.clicked.connect(lambda: desk.selection.select(joint=name, number=""))
+
+    def sizeHint(self) -> QSize:
+        return QSize(104, 112)
 
     def refresh(self, letter: str) -> None:
         """Show a case's joint as it stands."""
-        if letter != self._letter:
-            self._letter = letter
-            self._build()
-        self._picture.show_drawing(joint(self._desk.document.made, letter, self._name))
-        for field in self._fields:
-            field.refresh()
+        self._drawing = joint(self._desk.document.made, letter, self.name)
+        shown = ", ".join(self._desk.shown(f"{letter}/{key}") for key in self._keys)
+        self.setAccessibleName(f"{self._title}: {shown}")
+        self.setToolTip(f"{self._title}: {shown}")
+        self.update()
 
-    def _build(self) -> None:
-        while self._grid.count():
-            item = self._grid.takeAt(0)
-            widget = item.widget() if item else None
-            if widget is not None:
-                widget.hide()
-                widget.deleteLater()
-        self._fields = []
-        for i, key in enumerate(self._keys):
-            number = self._desk.choice(f"{self._letter}/{key}")
-            field = LengthField(self._desk, f"{self._letter}/{key}", number.title if number else key)
-            field.setFixedSize(64, 27 if len(self._keys) < 4 else 21)
-            self._grid.addWidget(Words(_SHORT[key], 12, colour="quiet", align="right"), i, 0)
-            self._grid.addWidget(field, i, 1)
-            self._fields.append(field)
+    def paintEvent(self, event: QPaintEvent | None) -> None:
+        painter = QPainter(self)
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        selection = self._desk.selection
+        letter = selection.case
+        chosen = selection.joint == self.name or selection.number in [f"{letter}/{key}" for key in self._keys]
+        painter.setBrush(theme.colour("card"))
+        edge = "select" if chosen else "dimension" if self.hasFocus() else "line"
+        painter.setPen(QPen(theme.colour(edge), 2 if chosen or self.hasFocus() else 1))
+        painter.drawRoundedRect(QRectF(1, 1, self.width() - 2, self.height() - 2), 6, 6)
+        thing, _, school = self._title.partition(", ")
+        draw_text(painter, 10, 16, thing, 13, "quiet", True)
+        canvas = QtCanvas(painter, 1.0)
+        view = fitted(self._drawing, 4, 24, self.width() - 8, self.height() - 52)
+        replay(self._drawing, canvas, view)
+        draw_text(painter, 10, self.height() - 15, school, 14, "select" if chosen else "ink", True)

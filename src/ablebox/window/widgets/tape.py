@@ -89,8 +89,8 @@ class Tape(QWidget):
         typing_in = focus.objectName() if focus is not None and self.isAncestorOf(focus) else ""
         page = QWidget()
         column = QVBoxLayout(page)
-        column.setContentsMargins(16, 8, 12, 8)
-        column.setSpacing(6)
+        column.setContentsMargins(16, 6, 12, 4)
+        column.setSpacing(4)
         self._shown = self._desk.selection.number
         number = self._desk.number(self._shown)
         if number is not None:
@@ -101,7 +101,9 @@ class Tape(QWidget):
             self.otherwise(column)
         else:
             column.addWidget(Words("Select a number", 18, True))
-            column.addWidget(Words("Its sum is shown here, back to what was measured or chosen.", 14, colour="quiet", wrap=True))
+            column.addWidget(
+                Words("Its sum is shown here, back to what was measured or chosen.", 14, colour="quiet", wrap=True)
+            )
         column.addStretch(1)
         # The old page goes later: one of its own fields may be asking for the new one.
         old = self._scroll.takeWidget()
@@ -134,7 +136,9 @@ class Tape(QWidget):
         elif self._desk.choice(number.key) is not None and number.key.endswith("/width"):
             self._type_over(column, number.key, "Set a width of your own")
         if number.key.startswith("stock/"):
-            column.addWidget(Words("What calipers say. Everything after it is reckoned again.", 13, colour="quiet", wrap=True))
+            column.addWidget(
+                Words("What calipers say. Everything after it is reckoned again.", 13, colour="quiet", wrap=True)
+            )
         if number.measurable:
             self._measured(column, number)
         self._after(column)
@@ -144,8 +148,17 @@ class Tape(QWidget):
         unit = self._desk.document.project.units.name
         codes = [p.code for p in self._desk.document.made.parts if number.key in (p.length.key, p.width.key)]
         if codes:
-            return f"Case {head} · part {', '.join(codes)} · in {unit}" if unit == "mm" else f"Case {head} · part {', '.join(codes)} · inches"
-        places = {"room": self._desk.document.project.alcove.name, "stock": "Stock", "edging": "Stock", "run": "The run"}
+            return (
+                f"Case {head} · part {', '.join(codes)} · in {unit}"
+                if unit == "mm"
+                else f"Case {head} · part {', '.join(codes)} · inches"
+            )
+        places = {
+            "room": self._desk.document.project.alcove.name,
+            "stock": "Stock",
+            "edging": "Stock",
+            "run": "The run",
+        }
         words = "inches" if unit == "in" else "mm"
         return f"{places.get(head, f'Case {head}')} · {words}"
 
@@ -185,11 +198,15 @@ class Tape(QWidget):
         write = self._desk.document.project.units.write
         sign = ("" if first else "+") if term.sign > 0 else "−"
         grid.addWidget(Words(sign, 16, colour="quiet"), row, 0)
-        known = bool(term.item.key) and (self._desk.number(term.item.key) is not None or self._desk.choice(term.item.key) is not None)
+        known = bool(term.item.key) and (
+            self._desk.number(term.item.key) is not None or self._desk.choice(term.item.key) is not None
+        )
         value = write(term.value)
         if known:
             key = term.item.key
-            grid.addWidget(LinkWords(value, lambda: self._desk.selection.select(number=key), 18, True, align="right"), row, 1)
+            grid.addWidget(
+                LinkWords(value, lambda: self._desk.selection.select(number=key), 18, True, align="right"), row, 1
+            )
         else:
             grid.addWidget(Words(value, 18, True, align="right"), row, 1)
         grid.addWidget(Words(term.label, 15, wrap=True), row, 2)
@@ -218,7 +235,9 @@ class Tape(QWidget):
     def _measured(self, column: QVBoxLayout, number: Reckoned) -> None:
         column.addSpacing(10)
         column.addWidget(Words("Measured the real one?", 15, True))
-        field = LengthField(self._desk, number.key, f"measured {number.label}", lambda text: self._desk.measure(number.key, text))
+        field = LengthField(
+            self._desk, number.key, f"measured {number.label}", lambda text: self._desk.measure(number.key, text)
+        )
         field.setObjectName("tape:measured")
         field.setPlaceholderText(f"type it, e.g. {self._desk.document.project.units.write(number.length)}")
         column.addWidget(field)
@@ -227,13 +246,15 @@ class Tape(QWidget):
             free.setObjectName("tape:free")
             free.clicked.connect(lambda: self._desk.measure(number.key, ""))
             column.addWidget(free)
-        column.addWidget(Words("Everything after it is reckoned again from what you measured.", 13, colour="quiet", wrap=True))
+        column.addWidget(
+            Words("Everything after it is reckoned again from what you measured.", 13, colour="quiet", wrap=True)
+        )
 
     def _after(self, column: QVBoxLayout) -> None:
         """Under a number of the room: what the case may be."""
         usable = self._desk.document.made.room.usable
         if self._shown.startswith("room/") and usable is not None and self._shown != usable.key:
-            column.addSpacing(10)
+            column.addSpacing(6)
             line = QFrame()
             line.setFixedHeight(1)
             line.setStyleSheet(f"background: {theme.colour('line').name()};")
@@ -253,26 +274,41 @@ class Tape(QWidget):
     def _reading(self, column: QVBoxLayout, index: int | str) -> None:
         alcove = self._desk.document.project.alcove
         reading = alcove.widths[index] if isinstance(index, int) else getattr(alcove, index)
-        read = LengthField(self._desk, f"room/{f'width.{index + 1}' if isinstance(index, int) else index}.read", "read on the tool", selects=False)
+        read = LengthField(
+            self._desk,
+            f"room/{f'width.{index + 1}' if isinstance(index, int) else index}.read",
+            "read on the tool",
+            selects=False,
+        )
         read.setObjectName("tape:reading")
-        column.addSpacing(4)
+        column.addSpacing(2)
+        form = QGridLayout()
+        form.setHorizontalSpacing(8)
+        form.setVerticalSpacing(2)
+        form.setColumnStretch(0, 1)
+        form.setColumnStretch(1, 1)
         if isinstance(index, int):
             place = QLineEdit(reading.place)
             place.setObjectName("tape:place")
             place.setAccessibleName("where it was read")
-            place.editingFinished.connect(lambda: self._replace(index, "place", replace(reading, place=place.text().strip() or reading.place)))
-            column.addWidget(Words("Where", 14, True, "quiet"))
-            column.addWidget(place)
-        column.addWidget(Words("What stood on the tool", 14, True, "quiet"))
-        column.addWidget(read)
+            place.editingFinished.connect(
+                lambda: self._replace(index, "place", replace(reading, place=place.text().strip() or reading.place))
+            )
+            form.addWidget(Words("where", 13, colour="quiet"), 0, 0)
+            form.addWidget(place, 1, 0)
+        form.addWidget(Words("on the tool", 13, colour="quiet"), 0, 1)
+        form.addWidget(read, 1, 1)
+        column.addLayout(form)
         column.addWidget(Words("How was it taken?", 14, True, "quiet"))
         for method in Method:
             button = QPushButton(method.words)
             button.setObjectName(f"method:{method.value}")
             button.setCheckable(True)
             button.setChecked(method is reading.method)
-            button.setStyleSheet("text-align: left;")
-            button.clicked.connect(lambda _, method=method: self._replace(index, "way", replace(reading, method=method)))
+            button.setStyleSheet("text-align: left; padding: 1px 10px;")
+            button.clicked.connect(
+                lambda _, method=method: self._replace(index, "way", replace(reading, method=method))
+            )
             column.addWidget(button)
 
     def _replace(self, index: int | str, what: str, reading: Reading) -> None:

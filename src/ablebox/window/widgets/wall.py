@@ -6,28 +6,15 @@ from __future__ import annotations
 from dataclasses import replace
 
 from PyQt6.QtGui import QPainter, QPaintEvent
-from PyQt6.QtWidgets import QHBoxLayout, QLineEdit, QVBoxLayout, QWidget
+from PyQt6.QtWidgets import QHBoxLayout, QVBoxLayout, QWidget
 
 from ...core.drawing.wall_view import wall_view
 from ...core.shop.plans import verdict
 from .. import theme
 from ..desk import Desk
 from .drawing_view import DrawingView
+from .title_line import TitleLine
 from .words import Words
-
-
-class _Name(QLineEdit):
-    """A title that is typed over in place."""
-
-    def __init__(self, name: str, help_text: str, size: int, bold: bool) -> None:
-        super().__init__()
-        self.setObjectName(name)
-        self.setAccessibleName(help_text)
-        self.setToolTip(help_text)
-        self.setFont(theme.font(size, bold))
-        self.setFrame(False)
-        self.setStyleSheet("QLineEdit { background: transparent; border: none; padding: 0; }")
-        self.setFixedHeight(int(size * 1.5))
 
 
 class Wall(QWidget):
@@ -45,8 +32,8 @@ class Wall(QWidget):
         row.setContentsMargins(18, 8, 20, 8)
         names = QVBoxLayout()
         names.setSpacing(0)
-        self._name = _Name("project-name", "name of the project", 20, True)
-        self._place = _Name("project-place", "where it stands", 15, False)
+        self._name = TitleLine("project-name", "name of the project", 20, True)
+        self._place = TitleLine("project-place", "where it stands", 15, False)
         self._place.setPlaceholderText("where it stands")
         names.addStretch(1)
         names.addWidget(self._name)
@@ -73,10 +60,8 @@ class Wall(QWidget):
     def refresh(self) -> None:
         """Show the project as it stands."""
         project = self._desk.document.project
-        if not self._name.hasFocus():
-            self._name.setText(project.name)
-        if not self._place.hasFocus():
-            self._place.setText(project.place)
+        self._name.show_text(project.name)
+        self._place.show_text(project.place)
         self._draw()
         self._totals()
 

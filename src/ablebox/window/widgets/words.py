@@ -32,7 +32,14 @@ class Words(QWidget):
         wrap: bool = False,
     ) -> None:
         super().__init__()
-        self._text, self._size, self._bold, self._colour, self._align, self._wrap = text, size, bold, colour, align, wrap
+        self._text, self._size, self._bold, self._colour, self._align, self._wrap = (
+            text,
+            size,
+            bold,
+            colour,
+            align,
+            wrap,
+        )
         across = QSizePolicy.Policy.Ignored if wrap else QSizePolicy.Policy.Preferred
         self.setSizePolicy(across, QSizePolicy.Policy.Fixed)
         self._lines: list[str] = [text]
@@ -94,7 +101,9 @@ class LinkWords(Words):
         align: ``left`` or ``right``.
     """
 
-    def __init__(self, text: str, pressed, size: int = 15, bold: bool = False, colour: str = "dimension", align: str = "left") -> None:  # type: ignore[no-untyped-def]
+    def __init__(
+        self, text: str, pressed, size: int = 15, bold: bool = False, colour: str = "dimension", align: str = "left"
+    ) -> None:  # type: ignore[no-untyped-def]
         super().__init__(text, size, bold, colour, align)
         self._pressed = pressed
         self.setCursor(Qt.CursorShape.PointingHandCursor)

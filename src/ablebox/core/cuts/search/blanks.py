@@ -85,5 +85,3 @@ def to_sheet(problem: Problem, bed: Bed, placed: list[tuple[Blank, int, int, boo
         for blank, x, y, turned in placed
     )
     return CutSheet(bed.supply, spots)
-
-

@@ -59,7 +59,9 @@ class Lay:
         return max((rest[2] * rest[3] for rest in self.free), default=0)
 
 
-def lay_out(order: Iterable[Blank], beds: list[Bed], rule: Rule, smallest: int, limit: int | None = None) -> list[Lay] | None:
+def lay_out(
+    order: Iterable[Blank], beds: list[Bed], rule: Rule, smallest: int, limit: int | None = None
+) -> list[Lay] | None:
     """Lay blanks in the given order, opening a new bed only when no open one has room.
 
     Args:
