@@ -7,6 +7,7 @@ import argparse
 import time
 
 from ..core.cuts.search.planner import plan
+from ..core.errors import StockShort
 from ..core.paper.cutplan_csv import read_lists
 from ..core.paper.plan_json import bare_plan_tree
 from .output import write_json
@@ -35,6 +36,9 @@ def run(arguments: argparse.Namespace) -> int:
     )
     # A margin is left for checking and writing the plan.
     until = started + lists.seconds * 0.95
-    *_, final = plan(lists.problem, _ROUNDS, lambda: time.monotonic() >= until)
+    try:
+        *_, final = plan(lists.problem, _ROUNDS, lambda: time.monotonic() >= until)
+    except StockShort as fault:
+        raise StockShort(f"{lists.part_names[fault.part]} of {arguments.parts}", fault.left) from None
     write_json(arguments.json, bare_plan_tree(final.best, lists))
     return 0

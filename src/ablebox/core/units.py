@@ -56,6 +56,11 @@ class Units:
         return "in" if self.system is System.INCH else "mm"
 
     @property
+    def words(self) -> str:
+        """The unit in full: ``inches`` or ``millimetres``."""
+        return "inches" if self.system is System.INCH else "millimetres"
+
+    @property
     def step(self) -> Length:
         """The smallest length that is written."""
         chosen = self.inch_step if self.system is System.INCH else self.mm_step

@@ -76,7 +76,9 @@ class Shell:
             SizeImpossible: with both numbers.
         """
         if length < least:
-            why = f"comes to {self.units.write(length, True)} and must be {self.units.write(least, True)} or more"
+            why = f"it comes to {self.units.write(length, True)}"
+            if least > ZERO and length > ZERO:
+                why += f" and must be {self.units.write(least, True)} or more"
             raise self.refuse(what, why, remedy)
 
 

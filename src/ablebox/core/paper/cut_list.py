@@ -59,7 +59,7 @@ def as_csv(made: Made) -> str:
 def as_text(made: Made) -> str:
     """Return the cut list as a table, grouped by material."""
     write = made.units.write
-    lines = [f"{made.project.name}, sizes in {made.units.name}"]
+    lines = [f"{made.project.name}, sizes in {made.units.words}"]
     for goods in made.project.rack.goods:
         rows = [
             (

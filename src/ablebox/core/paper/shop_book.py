@@ -71,7 +71,7 @@ class _Book:
         self.page += 1
         canvas = self.canvas
         canvas.text(_EDGE, _EDGE, title, 17, "start", "ink", True)
-        where = f"{self.made.project.name}  ·  page {self.page}  ·  sizes in {self.made.units.name}"
+        where = f"{self.made.project.name}  ·  page {self.page}  ·  sizes in {self.made.units.words}"
         canvas.text(self.width - _EDGE, _EDGE, where, 9, "end", "quiet", False)
         if under:
             canvas.text(_EDGE, _EDGE + 18, under, 10, "start", "quiet", False)

@@ -20,7 +20,7 @@ def plan_all(made: Made, rounds: int = ROUNDS) -> dict[str, Plan]:
         PartTooLarge: if a part fits on no sheet.
         StockShort: if the sheets run out.
     """
-    return {code: last(problem, rounds) for code, problem in made.problems.items()}
+    return {code: last(problem, rounds, units=made.units) for code, problem in made.problems.items()}
 
 
 def verdict(plans: Mapping[str, Plan]) -> str:

@@ -122,8 +122,7 @@ class CaseStage(Stage):
         self.heading.set_text(letter)
         self._name.show_text(case.name)
         measured = f"measured {made.units.write(goods.measured)}" if goods.measured else "not measured yet"
-        unit = "inches" if made.units.name == "in" else "millimetres"
-        self.under.set_text(f"Frameless · {goods.name}, {measured} · notched toe kick · sizes in {unit}")
+        self.under.set_text(f"Frameless · {goods.name}, {measured} · notched toe kick · sizes in {made.units.words}")
         self._follows.setChecked(case.follows)
         self._follows.setEnabled(case.in_alcove)
         self._inside.setChecked(case.in_alcove)

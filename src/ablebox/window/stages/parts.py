@@ -122,8 +122,7 @@ class PartsStage(Stage):
         made = self.desk.document.made
         pieces = sum(part.count for part in made.parts)
         self.heading.set_text(f"{pieces} parts, {len(made.parts)} of them distinct")
-        unit = "inches" if made.units.name == "in" else "millimetres"
-        self.under.set_text(f"Cut size is at the saw; finished size has thick bands on. Sizes in {unit}.")
+        self.under.set_text(f"Cut size is at the saw; finished size has thick bands on. Sizes in {made.units.words}.")
         self.model.show(made)
         self.table.clearSpans()
         for row in range(self.model.rowCount()):

@@ -71,7 +71,7 @@ class RoomStage(Stage):
         self._name.show_text(alcove.name)
         spread = made.room.spread
         write = made.units.write
-        words = f"Sizes in {'inches' if made.units.name == 'in' else 'millimetres'}. The smallest width governs"
+        words = f"Sizes in {made.units.words}. The smallest width governs"
         words += f"; the readings are {write(spread)} apart." if spread > ZERO else "."
         self.under.set_text(words)
         self.drawing.show_drawing(alcove_view(made))

@@ -25,6 +25,8 @@ from .blanks import Bed, Blank, beds, blanks, to_sheet
 from .construct import RULES, Lay, Rule, lay_out
 from .score import Score, score
 
+_MM = Units(System.MM)
+
 _SORTS: tuple[Callable[[Blank], tuple[int, ...]], ...] = (
     lambda blank: (-blank.length * blank.width, -blank.length),
     lambda blank: (-max(blank.length, blank.width), -blank.width),
@@ -49,7 +51,9 @@ class Progress:
     best: Plan
 
 
-def plan(problem: Problem, rounds: int, stop: Callable[[], bool], seed: int = 1) -> Iterator[Progress]:
+def plan(
+    problem: Problem, rounds: int, stop: Callable[[], bool], seed: int = 1, units: Units = _MM
+) -> Iterator[Progress]:
     """Search for a plan; yields whenever a better one is found, and once at the end.
 
     The first plan comes at once; the same problem, rounds and seed give the same plans.
@@ -60,12 +64,13 @@ def plan(problem: Problem, rounds: int, stop: Callable[[], bool], seed: int = 1)
             settled.
         stop: asked between rounds; the best plan so far is kept when it says so.
         seed: of the shuffling.
+        units: how sizes are written in refusals.
 
     Raises:
         PartTooLarge: if a piece fits on no sheet.
         StockShort: if the sheets run out.
     """
-    _refuse_impossible(problem)
+    _refuse_impossible(problem, units)
     search = _Search(problem, Random(seed))
     yield Progress(0, rounds, search.plan())
     improved = search.try_all_rules(stop)
@@ -83,17 +88,18 @@ def plan(problem: Problem, rounds: int, stop: Callable[[], bool], seed: int = 1)
     yield Progress(rounds, rounds, search.plan())
 
 
-def last(problem: Problem, rounds: int, stop: Callable[[], bool] = lambda: False, seed: int = 1) -> Plan:
+def last(
+    problem: Problem, rounds: int, stop: Callable[[], bool] = lambda: False, seed: int = 1, units: Units = _MM
+) -> Plan:
     """Return the best plan of a whole search."""
-    *_, final = plan(problem, rounds, stop, seed)
+    *_, final = plan(problem, rounds, stop, seed, units)
     return final.best
 
 
-def _refuse_impossible(problem: Problem) -> None:
-    units = Units(System.MM, mm_step="0.1")
+def _refuse_impossible(problem: Problem, units: Units) -> None:
 
     def size(length: int, width: int) -> str:
-        return f"{units.write(Length(length))} × {units.write(Length(width))} mm"
+        return f"{units.write(Length(length))} × {units.write(Length(width), unit=True)}"
 
     for piece in problem.pieces:
         there = [supply for supply in problem.supplies if supply.count != 0]
