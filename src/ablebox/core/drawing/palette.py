@@ -11,7 +11,7 @@ DAYLIGHT: dict[str, str] = {
     "rule": "#E9C46A",
     "tick": "#8A6414",
     "tick-ink": "#3D2E08",
-    "select": "#C8402A",
+    "select": "#C03A25",
     "select-wash": "#FDE6E0",
     "dimension": "#1F5F8B",
     "settled": "#2F6B3E",

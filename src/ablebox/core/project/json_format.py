@@ -11,7 +11,7 @@ from __future__ import annotations
 import json
 from dataclasses import fields, is_dataclass
 from enum import Enum
-from typing import Any
+from typing import Any, get_args, get_origin
 
 from cattrs import ClassValidationError, Converter, IterableValidationError, transform_error
 from cattrs.gen import make_dict_structure_fn, make_dict_unstructure_fn
@@ -95,6 +95,19 @@ def _record_in(converter: Converter, kind: Any) -> Any:
     return structure
 
 
+def _tuple_in(converter: Converter, kind: Any) -> Any:
+    """Read a list, and nothing that merely can be walked through."""
+    listed: Any = list.__class_getitem__(get_args(kind)[0])
+    inner = converter.get_structure_hook(listed)
+
+    def structure(value: Any, _: Any) -> Any:
+        if not isinstance(value, list):
+            raise _Wrong("is not a list [ ]")
+        return tuple(inner(value, listed))
+
+    return structure
+
+
 def _record_out(converter: Converter, kind: Any) -> Any:
     inner = make_dict_unstructure_fn(kind, converter)
     school = _SCHOOL_NAMES.get(kind)
@@ -109,6 +122,7 @@ def _converter() -> Converter:
         made.register_structure_hook(kind, _strict(kind, words))
     made.register_structure_hook_func(lambda kind: isinstance(kind, type) and issubclass(kind, Enum), _enum_in)
     made.register_structure_hook_factory(is_dataclass, lambda kind: _record_in(made, kind))
+    made.register_structure_hook_factory(lambda kind: str(get_origin(kind)) == str(tuple), lambda kind: _tuple_in(made, kind))
     made.register_unstructure_hook_factory(is_dataclass, lambda kind: _record_out(made, kind))
     made.register_structure_hook(Length, _length_in)
     made.register_unstructure_hook(Length, _length_out)
