@@ -22,7 +22,9 @@ def main() -> int:
         os.environ.setdefault("HYPOTHESIS_STORAGE_DIRECTORY", str(Path(home) / "hypothesis"))
         loader = unittest.TestLoader()
         names = sys.argv[1:]
-        suite = loader.loadTestsFromNames(names) if names else loader.discover(str(ROOT / "tests"), top_level_dir=str(ROOT))
+        suite = (
+            loader.loadTestsFromNames(names) if names else loader.discover(str(ROOT / "tests"), top_level_dir=str(ROOT))
+        )
         result = unittest.TextTestRunner(verbosity=1).run(suite)
     failed = len(result.failures) + len(result.errors) + len(result.unexpectedSuccesses)
     skipped = len(result.skipped)

@@ -26,7 +26,13 @@ SHEET = Supply("sheet", 2440 * MM, 1220 * MM)
 def random_problem(rng: Random, kinds: int) -> Problem:
     """Return a problem with some fixed grain, odd sizes, kerf and trim, and now and then offcuts."""
     pieces = tuple(
-        Piece(f"p{i}", rng.randint(40 * MM, 1100 * MM), rng.randint(40 * MM, 700 * MM), rng.choice((1, 1, 2, 3)), rng.random() < 0.6)
+        Piece(
+            f"p{i}",
+            rng.randint(40 * MM, 1100 * MM),
+            rng.randint(40 * MM, 700 * MM),
+            rng.choice((1, 1, 2, 3)),
+            rng.random() < 0.6,
+        )
         for i in range(kinds)
     )
     supplies: tuple[Supply, ...] = (SHEET,)
@@ -164,7 +170,10 @@ class TheCheckerItself(unittest.TestCase):
 
     def setUp(self) -> None:
         self.problem = Problem(
-            (Piece("a", 1000 * MM, 500 * MM, 2), Piece("b", 600 * MM, 300 * MM, 1, False)), (replace(SHEET, count=1),), 3 * MM, 5 * MM
+            (Piece("a", 1000 * MM, 500 * MM, 2), Piece("b", 600 * MM, 300 * MM, 1, False)),
+            (replace(SHEET, count=1),),
+            3 * MM,
+            5 * MM,
         )
         spots = (
             Spot("a", 5 * MM, 5 * MM, 1000 * MM, 500 * MM),
@@ -203,14 +212,21 @@ class TheCheckerItself(unittest.TestCase):
         for keep in ((0, 1), (1, 2)):
             fewer = replace(self.good, sheets=(replace(sheet, spots=tuple(sheet.spots[i] for i in keep)),))
             self.assertTrue(any("wanted" in fault for fault in check(fewer)))
-        self.assertTrue(any("used 2 times" in f for f in check(replace(self.good, sheets=(sheet, replace(sheet, spots=()))))))
+        self.assertTrue(
+            any("used 2 times" in f for f in check(replace(self.good, sheets=(sheet, replace(sheet, spots=())))))
+        )
         other = replace(sheet, supply=Supply("other", 9000 * MM, 9000 * MM))
         self.assertTrue(any("not in stock" in f for f in check(replace(self.good, sheets=(other,)))))
 
     def test_a_pinwheel_cannot_be_cut(self) -> None:
         spots = tuple(
             Spot(code, x * MM, y * MM, 200 * MM, 100 * MM, turned)
-            for code, x, y, turned in (("a", 0, 0, False), ("b", 203, 0, True), ("c", 103, 203, False), ("d", 0, 103, True))
+            for code, x, y, turned in (
+                ("a", 0, 0, False),
+                ("b", 203, 0, True),
+                ("c", 103, 203, False),
+                ("d", 0, 103, True),
+            )
         )
         problem = Problem(tuple(Piece(c, 200 * MM, 100 * MM, 1, False) for c in "abcd"), (SHEET,), 3 * MM, 0)
         wheel = Plan(problem, (CutSheet(SHEET, spots),), bound(problem))
@@ -230,9 +246,15 @@ class SawOrder(unittest.TestCase):
             boards.remove(board)
             x, y, length, width = board
             if cut.way is CutWay.RIP:
-                halves = [(x, y, length, cut.setting), (x, y + cut.setting + problem.kerf, length, width - cut.setting - problem.kerf)]
+                halves = [
+                    (x, y, length, cut.setting),
+                    (x, y + cut.setting + problem.kerf, length, width - cut.setting - problem.kerf),
+                ]
             else:
-                halves = [(x, y, cut.setting, width), (x + cut.setting + problem.kerf, y, length - cut.setting - problem.kerf, width)]
+                halves = [
+                    (x, y, cut.setting, width),
+                    (x + cut.setting + problem.kerf, y, length - cut.setting - problem.kerf, width),
+                ]
             boards |= {half for half in halves if min(half[2:]) > 0}
         pieces = {(s.x, s.y, *s.reach) for s in sheet.spots}
         self.assertLessEqual(pieces, boards)
@@ -250,5 +272,3 @@ class SawOrder(unittest.TestCase):
         order = cutting(last(problem, 5).sheets[0], problem.kerf, problem.trim)
         self.assertEqual([cut.trim for cut in order.cuts], [True] * 4 + [False] * 2)
         self.assertEqual([cut.setting // MM for cut in order.cuts[:4]], [1214, 1208, 2434, 2428])
-
-

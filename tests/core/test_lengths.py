@@ -159,7 +159,13 @@ class Writing(unittest.TestCase):
         sign, plain = (-1, size[1:]) if size.startswith("-") else (1, size)
         self.assertEqual(Units(System.INCH, inch_step=step).write(inches(plain) * sign), wanted)
 
-    @rows(("622", "1", "622"), ("622.5", "1", "623−"), ("622.4", "1", "622+"), ("622.3", "0.5", "622.5−"), ("17.7", "0.1", "17.7"))
+    @rows(
+        ("622", "1", "622"),
+        ("622.5", "1", "623−"),
+        ("622.4", "1", "622+"),
+        ("622.3", "0.5", "622.5−"),
+        ("17.7", "0.1", "17.7"),
+    )
     def test_millimetres_to_the_precision_of_the_shop(self, size: str, step: str, wanted: str) -> None:
         self.assertEqual(Units(System.MM, mm_step=step).write(millimetres(size)), wanted)
 

@@ -42,7 +42,15 @@ class Book(Demo):
         text = "\n".join(pages)
         for part in self.made.parts:
             self.assertIn(part.code, text)
-        for words in ("What to buy", "Cut list", "Machining", "Cautions", "licensed trades", "How it was reckoned", "Snags"):
+        for words in (
+            "What to buy",
+            "Cut list",
+            "Machining",
+            "Cautions",
+            "licensed trades",
+            "How it was reckoned",
+            "Snags",
+        ):
             self.assertIn(words, text)
         for case in self.made.project.cases:
             self.assertTrue(any(page.startswith(f"Case {case.letter}: {case.name}") for page in pages))

@@ -20,7 +20,8 @@ def project(**changes: object) -> Project:
     """The standard project with measured stock, its case changed."""
     made = new_project()
     goods = tuple(
-        replace(row, measured=inches({"case": "23/32", "back": "7/32", "doors": "23/32"}[row.code])) for row in made.rack.goods
+        replace(row, measured=inches({"case": "23/32", "back": "7/32", "doors": "23/32"}[row.code]))
+        for row in made.rack.goods
     )
     made = replace(made, rack=replace(made.rack, goods=goods))
     return made.with_case(replace(made.cases[0], **changes))  # type: ignore[arg-type]
@@ -79,7 +80,9 @@ class MachiningOfASide(unittest.TestCase):
 
     def test_dado_from_the_bottom_edge(self) -> None:
         dado = self.slots[CutKind.DADO]
-        self.assertEqual((dado.along.edge, dado.along.start, dado.along.size), (Face.BOTTOM, inches(4), inches("23/32")))
+        self.assertEqual(
+            (dado.along.edge, dado.along.start, dado.along.size), (Face.BOTTOM, inches(4), inches("23/32"))
+        )
         self.assertEqual((dado.across.edge, dado.across.end), (Face.FRONT, inches("22 5/16")))
         self.assertEqual((dado.depth, dado.face), (inches("1/4"), Face.RIGHT))
 

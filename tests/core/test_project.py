@@ -161,7 +161,10 @@ class OnDisk(unittest.TestCase):
     def test_when_the_disk_refuses_nothing_is_lost(self) -> None:
         first = save(self.path, self.one)
         for where in ("os.replace", "os.fsync"):
-            with mock.patch(where, side_effect=OSError(28, "No space left on device")), self.assertRaises(FileNotWritten) as caught:
+            with (
+                mock.patch(where, side_effect=OSError(28, "No space left on device")),
+                self.assertRaises(FileNotWritten) as caught,
+            ):
                 save(self.path, self.two, first.fingerprint)
             self.assertIn("No space left", str(caught.exception))
             self.assertEqual(load(self.path).project, self.one)
@@ -215,7 +218,15 @@ class Changing(unittest.TestCase):
     def test_every_choice_can_be_set_and_found_again(self) -> None:
         project = new_project()
         keys = [f"A/{key}" for key in CASE_CHOICES]
-        keys += ["room/width.2", "room/width.1.read", "room/ceiling", "room/tape.body", "room/allowance", "saw/kerf", "saw/trim"]
+        keys += [
+            "room/width.2",
+            "room/width.1.read",
+            "room/ceiling",
+            "room/tape.body",
+            "room/allowance",
+            "saw/kerf",
+            "saw/trim",
+        ]
         keys += ["stock/case/thickness", "stock/back/nominal", "stock/doors/sheet.1.length", "edging/solid/thickness"]
         for key in keys:
             with self.subTest(key=key):

@@ -112,7 +112,9 @@ class EachSnag(unittest.TestCase):
         for snag in found:
             self.assertTrue(snag.sentence.endswith((".", "?")), snag.sentence)
             self.assertNotIn("!", snag.sentence)
-            self.assertTrue(not snag.key or snag.key in Made(_mouth(new_project())).numbers or choice(new_project(), snag.key))
+            self.assertTrue(
+                not snag.key or snag.key in Made(_mouth(new_project())).numbers or choice(new_project(), snag.key)
+            )
 
     def test_checks_are_listed_once(self) -> None:
         self.assertEqual(len(CHECKS), len(set(CHECKS)))

@@ -61,7 +61,15 @@ def build(
         for part in work.parts
     )
     outside = (shell.over_sides, shell.height, shell.depth)
-    sums = (shell.width, shell.height, shell.depth, interior.clear_depth, interior.floor_top, interior.ceiling, *work.sums)
+    sums = (
+        shell.width,
+        shell.height,
+        shell.depth,
+        interior.clear_depth,
+        interior.floor_top,
+        interior.ceiling,
+        *work.sums,
+    )
     return Assembly(case.letter, outside, parts, sums)
 
 

@@ -95,6 +95,10 @@ def _record_in(converter: Converter, kind: Any) -> Any:
     return structure
 
 
+def _is_tuple(kind: Any) -> bool:
+    return get_origin(kind) is tuple
+
+
 def _tuple_in(converter: Converter, kind: Any) -> Any:
     """Read a list, and nothing that merely can be walked through."""
     listed: Any = list.__class_getitem__(get_args(kind)[0])
@@ -122,7 +126,7 @@ def _converter() -> Converter:
         made.register_structure_hook(kind, _strict(kind, words))
     made.register_structure_hook_func(lambda kind: isinstance(kind, type) and issubclass(kind, Enum), _enum_in)
     made.register_structure_hook_factory(is_dataclass, lambda kind: _record_in(made, kind))
-    made.register_structure_hook_factory(lambda kind: str(get_origin(kind)) == str(tuple), lambda kind: _tuple_in(made, kind))
+    made.register_structure_hook_factory(_is_tuple, lambda kind: _tuple_in(made, kind))
     made.register_unstructure_hook_factory(is_dataclass, lambda kind: _record_out(made, kind))
     made.register_structure_hook(Length, _length_in)
     made.register_unstructure_hook(Length, _length_out)

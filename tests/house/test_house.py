@@ -1,0 +1,174 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The house itself: which package may import which, what the words look like, what ships."""
+
+from __future__ import annotations
+
+import ast
+import configparser
+import re
+import unittest
+import xml.etree.ElementTree as ET
+from collections.abc import Iterator
+from pathlib import Path
+
+import ablebox
+from ablebox.cli import demo
+from ablebox.core.project.files import load
+from ablebox.core.project.json_format import to_text
+from ablebox.core.shop.made import Made
+from ablebox.core.snags.every import snags
+
+ROOT = Path(__file__).resolve().parent.parent.parent
+SOURCE = ROOT / "src" / "ablebox"
+
+#: Each package may import the ones before it, never one behind it.
+ORDER = (
+    "core.errors", "core.lengths", "core.units", "core.typed", "core.reckoning", "core.stock", "core.room",
+    "core.assembly", "core.case", "core.fronts", "core.cabinet", "core.run", "core.project", "core.parts", "core.cuts",
+    "core.shop", "core.snags", "core.drawing", "core.paper", "cli", "window",
+)  # fmt: skip
+
+#: The entry point loads the window only when one is wanted.
+LATE_IMPORTS = {"__main__.py": {"window"}}
+
+
+def modules() -> Iterator[tuple[Path, ast.Module]]:
+    for path in sorted(SOURCE.rglob("*.py")):
+        yield path, ast.parse(path.read_text(encoding="utf-8"))
+
+
+def imported(path: Path, node: ast.Import | ast.ImportFrom) -> list[str]:
+    """Return the full names a statement imports."""
+    if isinstance(node, ast.Import):
+        return [alias.name for alias in node.names]
+    package = ["ablebox", *path.relative_to(SOURCE).parent.parts]
+    base = ".".join(package[: len(package) - node.level + 1]) if node.level else ""
+    module = ".".join(piece for piece in (base, node.module or "") if piece)
+    return [module, *(f"{module}.{alias.name}" for alias in node.names)]
+
+
+def room_of(name: str) -> int | None:
+    inner = name.removeprefix("ablebox.")
+    return next((i for i, room in enumerate(ORDER) if inner == room or inner.startswith(room + ".")), None)
+
+
+class Layers(unittest.TestCase):
+    def test_imports_go_one_way_only(self) -> None:
+        for path, tree in modules():
+            here = room_of("ablebox." + ".".join(path.relative_to(SOURCE).with_suffix("").parts))
+            for node in ast.walk(tree):
+                if here is None or not isinstance(node, (ast.Import, ast.ImportFrom)):
+                    continue
+                for name in imported(path, node):
+                    there = room_of(name)
+                    if there is not None:
+                        self.assertLessEqual(there, here, f"{path.name} imports {name}")
+
+    def test_every_module_of_the_core_has_its_place(self) -> None:
+        for path in (SOURCE / "core").iterdir():
+            if path.name not in ("__init__.py", "__pycache__"):
+                self.assertIn(f"core.{path.stem}", ORDER)
+
+    def test_qt_lives_in_the_window_only(self) -> None:
+        for path, tree in modules():
+            if "window" in path.relative_to(SOURCE).parts:
+                continue
+            for node in ast.walk(tree):
+                if isinstance(node, (ast.Import, ast.ImportFrom)):
+                    self.assertFalse(any("PyQt6" in name for name in imported(path, node)), path.name)
+
+    def test_no_import_hides_inside_a_function(self) -> None:
+        for path, tree in modules():
+            for function in ast.walk(tree):
+                if not isinstance(function, (ast.FunctionDef, ast.AsyncFunctionDef)):
+                    continue
+                for node in ast.walk(function):
+                    if isinstance(node, (ast.Import, ast.ImportFrom)):
+                        allowed = LATE_IMPORTS.get(path.name, set())
+                        self.assertIn((node.module if isinstance(node, ast.ImportFrom) else ""), allowed, str(path))
+
+    def test_modules_stay_small(self) -> None:
+        for path, _ in modules():
+            self.assertLess(len(path.read_text(encoding="utf-8").splitlines()), 500, path.name)
+
+    def test_the_core_has_no_clock(self) -> None:
+        for path, tree in modules():
+            if "core" in path.relative_to(SOURCE).parts:
+                for node in ast.walk(tree):
+                    if isinstance(node, (ast.Import, ast.ImportFrom)):
+                        self.assertFalse({"time", "datetime"} & set(imported(path, node)), path.name)
+
+
+class Words(unittest.TestCase):
+    def texts(self) -> Iterator[tuple[Path, str]]:
+        for path, tree in modules():
+            docs = {id(n.body[0].value) for n in ast.walk(tree)
+                    if isinstance(n, (ast.Module, ast.ClassDef, ast.FunctionDef)) and n.body
+                    and isinstance(n.body[0], ast.Expr)}  # fmt: skip
+            for node in ast.walk(tree):
+                if isinstance(node, ast.Constant) and isinstance(node.value, str) and id(node) not in docs:
+                    yield path, node.value
+
+    def test_nobody_is_shouted_at(self) -> None:
+        for path, text in self.texts():
+            if text != "!" and "(?" not in text and " " in text:
+                self.assertNotIn("!", text, path.name)
+
+    def test_no_words_that_say_nothing(self) -> None:
+        for path, text in self.texts():
+            for word in ("please", "oops", "invalid", "error occurred", "failed to"):
+                self.assertNotIn(word, text.lower(), path.name)
+
+    def test_nothing_names_a_machine(self) -> None:
+        pattern = re.compile(r"(?<![\w.])/(home|root|work|tmp)/")
+        for folder in ("src", "tests", "docs", "tools", "packaging", ".ci"):
+            for path in (ROOT / folder).rglob("*"):
+                if path.suffix in (".py", ".md", ".sh", ".xml", ".ablebox") and path.name != "test_house.py":
+                    self.assertIsNone(pattern.search(path.read_text(encoding="utf-8")), path.name)
+
+    def test_every_file_says_its_licence(self) -> None:
+        for path, _ in modules():
+            self.assertTrue(
+                path.read_text(encoding="utf-8").startswith("# SPDX-License-Identifier: GPL-3.0-or-later"), path.name
+            )
+
+
+class WhatShips(unittest.TestCase):
+    def test_demos_are_sound_and_written_as_the_program_writes_them(self) -> None:
+        self.assertEqual({load(demo.path_of(n)).project.units.system.value for n in demo.names()}, {"inch", "mm"})
+        for name in demo.names():
+            project = load(demo.path_of(name)).project
+            self.assertEqual(to_text(project), demo.path_of(name).read_text(encoding="utf-8"))
+            self.assertEqual(snags(Made(project)), [])
+
+    def test_fonts_come_with_their_licence(self) -> None:
+        fonts = SOURCE / "assets" / "fonts"
+        self.assertIn("SIL Open Font License", (fonts / "OFL.txt").read_text(encoding="utf-8"))
+        self.assertGreaterEqual(len(list(fonts.glob("Barlow-*.ttf"))), 4)
+
+    def test_desktop_files_agree(self) -> None:
+        folder, name = ROOT / "packaging" / "linux", "io.ablebox.AbleBox"
+        entry = configparser.ConfigParser(interpolation=None)
+        entry.read(folder / f"{name}.desktop", encoding="utf-8")
+        desktop = entry["Desktop Entry"]
+        metainfo = ET.parse(folder / f"{name}.metainfo.xml").getroot()
+        mime = ET.parse(folder / f"{name}.mime.xml").getroot()
+        space = "{http://www.freedesktop.org/standards/shared-mime-info}"
+        kind = mime.find(f"{space}mime-type")
+        assert kind is not None
+        self.assertEqual(desktop["MimeType"], f"{kind.get('type')};")
+        self.assertEqual(metainfo.findtext("provides/mediatype"), kind.get("type"))
+        self.assertEqual(
+            (desktop["Icon"], metainfo.findtext("id"), metainfo.findtext("launchable")), (name, name, f"{name}.desktop")
+        )
+        self.assertTrue((SOURCE / "assets" / "icons" / f"{name}.svg").exists())
+        self.assertIn(f'APP_ID = "{name}"', (SOURCE / "window" / "app.py").read_text(encoding="utf-8"))
+        release = metainfo.find("releases/release")
+        assert release is not None
+        self.assertEqual(release.get("version"), ablebox.__version__)
+        self.assertIn(f"## {ablebox.__version__}", (ROOT / "CHANGELOG.md").read_text(encoding="utf-8"))
+
+    def test_documents_point_at_files_that_are_there(self) -> None:
+        for page in (ROOT / "README.md", ROOT / "CONTRIBUTING.md", ROOT / "docs" / "file-format.md"):
+            for link in re.findall(r"\]\(([^)#:]+)\)", page.read_text(encoding="utf-8")):
+                self.assertTrue((page.parent / link).exists(), f"{page.name}: {link}")
