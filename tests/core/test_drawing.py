@@ -6,6 +6,7 @@ from __future__ import annotations
 import unittest
 from collections.abc import Sequence
 from dataclasses import replace
+from itertools import pairwise
 from random import Random
 
 from ablebox.cli import demo
@@ -221,4 +222,4 @@ class Colours(unittest.TestCase):
 
     def test_neighbouring_cases_differ_in_tint(self) -> None:
         letters = ["A", "B", "C", "Z", "AA", "AB"]
-        self.assertTrue(all(tint(a) != tint(b) for a, b in zip(letters, letters[1:], strict=False)))
+        self.assertTrue(all(tint(a) != tint(b) for a, b in pairwise(letters)))

@@ -26,7 +26,7 @@ from tests.core.test_cuts import MM, random_problem
 from tests.tables import rows
 
 
-class Units_(unittest.TestCase):
+class InchesAndMillimetres(unittest.TestCase):
     @rows((1, "25.4"), (12, "304.8"), (36, "914.4"), (48, "1219.2"), (96, "2438.4"))
     def test_inches_in_millimetres(self, whole: int, mm: str) -> None:
         """International inch: 25.4 mm exactly (international yard and pound agreement, 1959; from memory)."""

@@ -15,7 +15,7 @@ from types import TracebackType
 
 from PyQt6.QtCore import QByteArray
 from PyQt6.QtGui import QIcon
-from PyQt6.QtWidgets import QApplication
+from PyQt6.QtWidgets import QApplication, QPushButton
 
 from .. import __version__
 from ..core.errors import AbleBoxError
@@ -134,14 +134,22 @@ def pictures(path: Path, folder: Path, prefix: str = "") -> list[Path]:
         )
         if stage.name == "parts":
             window.desk.selection.select(part="A-01", number="A/side/length")
-        taken.append(folder / f"{prefix}{stage.name}.png")
-        for _ in range(3):
-            application().processEvents()
-        if not window.grab().save(str(taken[-1])):
-            raise AbleBoxError(f"{taken[-1]} could not be written. Choose another folder.")
+        taken.append(_picture(window, folder / f"{prefix}{stage.name}.png"))
+    rack = window.findChild(QPushButton, "show-rack")
+    if rack is not None:
+        rack.click()
+        taken.append(_picture(window, folder / f"{prefix}rack.png"))
     window.desk.document.history.saved()
     window.close()
     return taken
+
+
+def _picture(window: MainWindow, path: Path) -> Path:
+    for _ in range(3):
+        application().processEvents()
+    if not window.grab().save(str(path)):
+        raise AbleBoxError(f"{path} could not be written. Choose another folder.")
+    return path
 
 
 #: The number that is selected in the picture of each stage.

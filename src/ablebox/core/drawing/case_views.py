@@ -46,7 +46,7 @@ def elevation(made: Made, letter: str, open_doors: bool = False) -> Drawing:
         Path(((-40, 0), (w + 40, 0)), "quiet", 1.2),
         _dimension(made, width, True, 0, w, h, 1.05),
         _dimension(made, height, False, 0, h, 0, -1.1),
-        _dimension(made, kick, False, 0, kick.length.mm, w, 0.7),
+        _dimension(made, kick, False, 0, kick.length.mm, w, 1.05),
     )
     if open_doors:
         _inside_dimensions(made, drawing, letter)
@@ -80,7 +80,7 @@ def _door_dimensions(made: Made, drawing: Drawing, assembly: Assembly) -> None:
     drawing.add(_dimension(made, left.width, True, x0, x1, 0, -0.8, field=False))
     z0, z1 = (Length(t).mm for t in left.box.span(2))
     w = assembly.outside[0].length.mm
-    drawing.add(_dimension(made, left.length, False, z0, z1, w, 0.7, field=False))
+    drawing.add(_dimension(made, left.length, False, z0, z1, w, 1.05, field=False))
     gap = numbers[f"{letter}/doors.gap"]
     x2, x3 = Length(left.box.high[0]).mm, Length(right.box.low[0]).mm
     drawing.add(_dimension(made, gap, True, x2, x3, 0, -0.8))

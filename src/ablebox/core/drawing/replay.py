@@ -246,6 +246,10 @@ def _label(item: Label, canvas: Canvas, view: View, selected: str) -> list[Spot]
     return [Spot(left - 4, y - item.size, width + 8, item.size * 2, item.hot)]
 
 
+#: Size of a dimension's number, and the line too short to carry it, in points.
+_NUMBER, _SHORT = 11.0, 26.0
+
+
 def _dimension(item: Dimension, canvas: Canvas, view: View, rows: float, selected: str) -> list[Spot]:
     hot = f"key:{item.key}" if item.key else ""
     chosen = bool(hot) and hot == selected
@@ -258,6 +262,10 @@ def _dimension(item: Dimension, canvas: Canvas, view: View, rows: float, selecte
         feet = [((x, base - math.copysign(3, away)), (x, line_at - math.copysign(4, away))) for x in (x0, x1)]
     else:
         (base, y0), (_, y1) = view.at(item.base, item.start), view.at(item.base, item.end)
+        if item.level and abs(y1 - y0) >= _SHORT:
+            # The number stands on the line: keep it off what is measured.
+            least = canvas.text_width(item.text, _NUMBER, True) / 2 + 9
+            away = math.copysign(max(abs(away), least), away)
         line_at = base + away
         ends = [(line_at, y0), (line_at, y1)]
         feet = [((base + math.copysign(3, away), y), (line_at + math.copysign(4, away), y)) for y in (y0, y1)]
@@ -267,14 +275,14 @@ def _dimension(item: Dimension, canvas: Canvas, view: View, rows: float, selecte
     canvas.polyline(ends, colour, 0.9, False)
     for x, y in ends:
         canvas.polyline([(x - 4, y + 4), (x + 4, y - 4)], colour, 1.4, False)
-    size = 11.0
+    size = _NUMBER
     width = canvas.text_width(item.text, size, True) + 12
     middle_x, middle_y = (ends[0][0] + ends[1][0]) / 2, (ends[0][1] + ends[1][1]) / 2
     length = abs(ends[1][0] - ends[0][0]) + abs(ends[1][1] - ends[0][1])
     if item.across and length < width + 10:
         # A number wider than its line stands beside it.
         middle_x = max(ends[0][0], ends[1][0]) + width / 2 + 7
-    if not item.across and length < 26:
+    if not item.across and length < _SHORT:
         middle_x += math.copysign(width / 2 + 7, item.level or 1)
     left, top, height = middle_x - width / 2, middle_y - 10, 20.0
     box = [(left, top), (left + width, top), (left + width, top + height), (left, top + height)]

@@ -68,6 +68,7 @@ class RackPanel(QScrollArea):
             column.addWidget(self._goods_card(goods))
         column.addWidget(self._bands_card(rack))
         more = QHBoxLayout()
+        more.setSpacing(8)
         for name, words, action in (
             ("add-goods", "Add a kind of sheet", self.add_goods),
             ("add-edging", "Add a band", self.add_edging),
@@ -116,6 +117,7 @@ class RackPanel(QScrollArea):
         for i, sheet in enumerate(goods.sheets):
             self._sheet_row(grid, goods, i, sheet)
         add = QHBoxLayout()
+        add.setSpacing(8)
         for name_of, words, offcut in (("add-sheet", "Add a sheet size", False), ("add-offcut", "Add an offcut", True)):
             button = QPushButton(words)
             button.setObjectName(f"{name_of}:{goods.code}")
@@ -133,6 +135,7 @@ class RackPanel(QScrollArea):
         row = i + 1
         grid.addWidget(Words("offcut" if sheet.offcut else "sheet", 14), row, 0)
         sizes = QHBoxLayout()
+        sizes.setSpacing(8)
         sizes.addWidget(
             self._field(f"stock/{goods.code}/sheet.{row}.length", f"length of sheet {row}, along the grain")
         )

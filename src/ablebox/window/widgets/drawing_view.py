@@ -83,8 +83,9 @@ class DrawingView(QWidget):
         return (keys or found or [None])[-1]
 
     def spot_of(self, hot: str) -> Spot | None:
-        """Return the spot that is about something."""
-        return next((spot for spot in reversed(self._spots) if spot.hot == hot), None)
+        """Return the spot that is about something; its field, if it has one."""
+        found = [spot for spot in self._spots if spot.hot == hot]
+        return next((spot for spot in found if spot.field), found[-1] if found else None)
 
     def point_of(self, hot: str) -> QPoint:
         """Return a point on the screen widget to click for something.

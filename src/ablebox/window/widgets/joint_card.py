@@ -12,7 +12,7 @@ from ...core.drawing.replay import fitted, replay
 from ...core.drawing.shapes import Drawing
 from .. import theme
 from ..desk import Desk
-from ..qt_canvas import QtCanvas, draw_text
+from ..qt_canvas import QtCanvas, draw_text, text_width
 
 
 class JointCard(QAbstractButton):
@@ -61,4 +61,6 @@ class JointCard(QAbstractButton):
         canvas = QtCanvas(painter, 1.0)
         view = fitted(self._drawing, 4, 24, self.width() - 8, self.height() - 52)
         replay(self._drawing, canvas, view)
-        draw_text(painter, 10, self.height() - 15, school, 14, "select" if chosen else "ink", True)
+        room = self.width() - 18
+        size = next((size for size in (14, 13) if text_width(school, size, True) <= room), 12)
+        draw_text(painter, 10, self.height() - 15, school, size, "select" if chosen else "ink", True)

@@ -6,7 +6,7 @@ from __future__ import annotations
 from collections.abc import Callable
 
 from PyQt6.QtCore import QSize, Qt, pyqtSignal
-from PyQt6.QtGui import QFocusEvent, QKeyEvent, QPainter, QPaintEvent
+from PyQt6.QtGui import QFocusEvent, QKeyEvent, QMouseEvent, QPainter, QPaintEvent
 from PyQt6.QtWidgets import QLineEdit, QStyle, QStyleOptionFrame
 
 from ..desk import Desk
@@ -38,6 +38,7 @@ class LengthField(QLineEdit):
         self.setAccessibleName(name)
         self.setToolTip(name)
         self.setFixedHeight(28)
+        self._clicked_into = False
         self.refresh()
 
     def refresh(self) -> None:
@@ -65,9 +66,17 @@ class LengthField(QLineEdit):
 
     def focusInEvent(self, event: QFocusEvent | None) -> None:
         super().focusInEvent(event)
+        self._clicked_into = event is not None and event.reason() == Qt.FocusReason.MouseFocusReason
         self.begin()
         if self._shows_project and self._selects:
             self._desk.selection.select(number=self.key)
+
+    def mousePressEvent(self, event: QMouseEvent | None) -> None:
+        """Keep everything selected after the click that enters the field, so that typing starts anew."""
+        super().mousePressEvent(event)
+        if self._clicked_into:
+            self._clicked_into = False
+            self.selectAll()
 
     def focusOutEvent(self, event: QFocusEvent | None) -> None:
         super().focusOutEvent(event)

@@ -1,0 +1,163 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Files, closing, printing and the planner's process, through the real window."""
+
+from __future__ import annotations
+
+import csv
+import json
+from unittest import mock
+
+from pypdf import PdfReader
+from PyQt6.QtCore import QMimeData, QPointF, Qt, QUrl
+from PyQt6.QtGui import QDropEvent
+from PyQt6.QtPrintSupport import QPrintDialog, QPrinter
+from PyQt6.QtWidgets import QMenu
+
+from ablebox.cli import demo
+from ablebox.core.cuts.checker import check
+from ablebox.core.project.files import load
+from ablebox.window import ask
+from ablebox.window.tasks import Planner
+from tests.uicase import UiCase
+
+CTRL = Qt.KeyboardModifier.ControlModifier
+
+
+class Files(UiCase):
+    def answer(self, name: str, value: object) -> mock.Mock:
+        patch = mock.patch.object(ask, name, return_value=value)
+        self.addCleanup(patch.stop)
+        return patch.start()
+
+    def widen(self, text: str) -> None:
+        self.window.desk.type_over("A/width", text)
+        self.settle()
+
+    def test_save_and_open_bring_everything_back(self) -> None:
+        path = self.folder / "bench.ablebox"
+        self.answer("for_file_to_write", path)
+        self.widen("25 3/32")
+        self.assertTrue(self.window.isWindowModified())
+        self.key(Qt.Key.Key_S, CTRL)
+        self.assertFalse(self.window.isWindowModified())
+        self.assertEqual(load(path).project, self.window.desk.document.project)
+        self.widen("24")
+        self.key(Qt.Key.Key_Z, CTRL)
+        self.assertFalse(self.window.isWindowModified(), "undone back to what is saved")
+        self.widen("26")
+        self.key(Qt.Key.Key_S, CTRL)
+        kept = path.with_name(path.name + "~")
+        self.assertIn("25 3/32 in", kept.read_text(encoding="utf-8"))
+        self.answer("for_file_to_open", path)
+        self.act("new")
+        self.key(Qt.Key.Key_O, CTRL)
+        self.assertEqual(self.written("A/width"), "26")
+        recent = self.window.findChild(QMenu, "recent-menu")
+        assert recent is not None
+        self.window.files.fill_recent()
+        self.assertEqual(recent.actions()[0].text(), "bench.ablebox")
+
+    def test_unsaved_work_is_asked_about(self) -> None:
+        self.widen("25")
+        asked = self.answer("about_unsaved", ask.CANCEL)
+        self.act("new")
+        self.assertEqual(self.written("A/width"), "25")
+        self.assertFalse(self.window.close())
+        asked.return_value = ask.SAVE
+        self.answer("for_file_to_write", None)
+        self.assertFalse(self.window.close(), "saving was called off, so the window stays")
+        asked.return_value = ask.DISCARD
+        self.act("new-mm")
+        self.assertEqual(self.window.desk.document.project.units.name, "mm")
+
+    def test_trouble_is_told_and_the_open_project_stays(self) -> None:
+        told = self.answer("to_read", None)
+        broken = self.folder / "broken.ablebox"
+        broken.write_text(demo.path_of("mill-pantry").read_text(encoding="utf-8")[:500], encoding="utf-8")
+        before = self.window.desk.document.project
+        self.window.files.open(broken)
+        self.assertIn("broken.ablebox", told.call_args.args[2])
+        self.assertIs(self.window.desk.document.project, before)
+        path = self.folder / "shared.ablebox"
+        self.window.desk.document.save(path)
+        path.write_text(path.read_text(encoding="utf-8").replace("New project", "Other"), encoding="utf-8")
+        self.widen("25")
+        self.act("save")
+        self.assertIn("shared.ablebox", told.call_args.args[2])
+        self.assertIn("Other", path.read_text(encoding="utf-8"))
+        self.assertTrue(self.window.isWindowModified())
+
+    def test_a_dropped_project_is_opened(self) -> None:
+        data = QMimeData()
+        data.setUrls([QUrl.fromLocalFile(str(demo.path_of("mill-pantry")))])
+        drop = QDropEvent(
+            QPointF(50, 50), Qt.DropAction.CopyAction, data, Qt.MouseButton.LeftButton, Qt.KeyboardModifier.NoModifier
+        )
+        self.window.dropEvent(drop)
+        self.assertEqual(self.window.desk.document.project.name, "The Old Mill")
+        self.window.desk.document.path = None
+
+    def test_paper_and_data_are_written_and_printed(self) -> None:
+        self.demo()
+        to = self.answer("for_file_to_write", None)
+        for action, name in (("book", "book.pdf"), ("csv", "list.csv"), ("json", "all.json")):
+            to.return_value = self.folder / name
+            self.act(action)
+        text = "".join(page.extract_text() for page in PdfReader(self.folder / "book.pdf").pages)
+        self.assertIn("Harbour Cottage", text)
+        with (self.folder / "list.csv").open(encoding="utf-8", newline="") as stream:
+            self.assertGreater(len(list(csv.reader(stream))), 30)
+        self.assertEqual(len(json.loads((self.folder / "all.json").read_text(encoding="utf-8"))["parts"]), 33)
+        printed = self.folder / "printed.pdf"
+
+        def to_file(dialog: QPrintDialog) -> int:
+            printer = dialog.printer()
+            assert printer is not None
+            printer.setOutputFormat(QPrinter.OutputFormat.PdfFormat)
+            printer.setOutputFileName(str(printed))
+            return 1
+
+        with mock.patch.object(QPrintDialog, "exec", to_file):
+            self.act("print")
+        self.assertEqual(len(PdfReader(printed).pages), len(PdfReader(self.folder / "book.pdf").pages))
+
+    def test_a_full_disk_is_said_and_nothing_is_half_written(self) -> None:
+        told = self.answer("to_read", None)
+        path = self.folder / "full.ablebox"
+        self.window.desk.document.save(path)
+        before = path.read_bytes()
+        self.widen("25")
+        with mock.patch("ablebox.core.project.files.os.fsync", side_effect=OSError(28, "No space left on device")):
+            self.act("save")
+        self.assertIn("space", told.call_args.args[2].lower())
+        self.assertEqual(path.read_bytes(), before)
+        self.assertEqual([p.name for p in self.folder.iterdir() if p.name.startswith(".")], [])
+        self.assertTrue(self.window.isWindowModified())
+
+
+class PlannerProcess(UiCase):
+    def test_sheets_are_planned_beside_the_work_and_can_be_stopped(self) -> None:
+        self.window = self.open(Planner(rounds=1_000_000))
+        self.demo()
+        planner = self.window.desk.planner
+        self.window.desk.selection.select(stage="sheets", number="")
+        self.wait_for(lambda: planner.plans)
+        self.assertTrue(planner.running)
+        self.window.desk.type_over("A/width", "25")
+        self.assertEqual(self.written("A/side/length"), "34 1/2", "edits do not wait for the planner")
+        self.wait_for(lambda: "case" in planner.plans)
+        self.press("stop-planning")
+        self.assertFalse(planner.running)
+        for plan in planner.plans.values():
+            self.assertEqual(check(plan), [])
+
+    def test_a_planner_that_dies_is_said_and_begun_again(self) -> None:
+        self.window = self.open(Planner(rounds=200_000))
+        planner = self.window.desk.planner
+        self.wait_for(lambda: planner._process is not None and planner.plans)
+        assert planner._process is not None
+        planner._process.kill()
+        self.wait_for(lambda: "planner" in planner.faults)
+        planner._rounds = 20
+        planner.again()
+        self.wait_for(lambda: not planner.running and planner.plans)

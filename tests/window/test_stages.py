@@ -1,0 +1,253 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The stages of the real window, driven with keys and clicks as a person would."""
+
+from __future__ import annotations
+
+from PyQt6.QtCore import QPoint, Qt
+from PyQt6.QtTest import QTest
+from PyQt6.QtWidgets import QApplication, QCheckBox, QComboBox, QLineEdit, QSpinBox, QTableView
+
+from ablebox.core.units import System
+from ablebox.window.widgets.drawing_view import DrawingView
+from tests.uicase import UiCase
+
+CTRL, SHIFT = Qt.KeyboardModifier.ControlModifier, Qt.KeyboardModifier.ShiftModifier
+
+
+class Room(UiCase):
+    def test_a_builder_types_a_sum_and_the_case_follows(self) -> None:
+        self.click("alcove", "key:room/width.2")
+        self.type("24 1/4 + 2 7/8")
+        self.assertEqual(self.written("room/width.2"), "27 1/8")
+        self.assertEqual(self.written("A/width"), "26 5/8")
+        said = self.words(self.window.tape)
+        for words in ("So the case may be", "to get it in", "wide, at most", "26 5/8"):
+            self.assertIn(words, said)
+        self.key(Qt.Key.Key_Z, CTRL)
+        self.assertEqual(self.written("A/width"), "26 3/4")
+        self.key(Qt.Key.Key_Z, CTRL, SHIFT)
+        self.assertEqual(self.written("A/width"), "26 5/8")
+
+    def test_the_tape_body_is_added_when_it_stood_in_the_corner(self) -> None:
+        self.click("alcove", "key:room/width.1")
+        self.press("method:tape-body")
+        self.assertEqual(self.written("room/width.1"), "30 1/4")
+        self.assertIn("tape body", self.words(self.window.tape))
+        QTest.mouseClick(self.find(QLineEdit, "field:room/tape.body"), Qt.MouseButton.LeftButton)
+        self.type("2 1/2")
+        self.assertEqual(self.written("room/width.1"), "29 3/4")
+
+    def test_nonsense_is_refused_in_a_sentence_and_nothing_is_lost(self) -> None:
+        self.click("alcove", "key:room/width.2")
+        self.type("27 1/4 bananas")
+        self.assertIn("bananas", self.snag())
+        self.assertEqual(self.written("room/width.2"), "27 1/4")
+        self.assertFalse(self.window.isWindowModified())
+        self.key(Qt.Key.Key_Escape)
+        self.click("alcove", "key:room/width.2")
+        self.type("27")
+        self.assertEqual(self.written("room/width.2"), "27")
+
+    def test_readings_come_and_go(self) -> None:
+        self.press("add-reading")
+        self.type("26 15/16")
+        self.assertEqual(self.written("A/width"), "26 7/16")
+        self.press("add-mouth")
+        self.click("alcove", "key:room/mouth")
+        self.type("26")
+        self.assertIn("the mouth is 26", self.snag())
+        self.press("snag-fix")
+        self.assertEqual(self.written("A/width"), "26")
+        self.click("alcove", "key:room/mouth")
+        self.key(Qt.Key.Key_Escape)
+        self.window.desk.selection.select(number="room/mouth")
+        self.press("remove-reading")
+        self.assertIsNone(self.window.desk.document.project.alcove.mouth)
+
+
+class Case(UiCase):
+    def setUp(self) -> None:
+        super().setUp()
+        self.key(Qt.Key.Key_2, CTRL)
+
+    def test_sizes_are_typed_on_the_drawing_and_tab_goes_on(self) -> None:
+        self.click("elevation", "key:A/width")
+        self.type("25", enter=False)
+        self.key(Qt.Key.Key_Tab)
+        self.assertEqual(self.written("A/width"), "25")
+        self.assertFalse(self.find(QCheckBox, "follows").isChecked())
+        self.assertEqual(self.window.desk.selection.number, "A/height")
+        self.type("36")
+        self.assertEqual(self.written("A/side/length"), "36")
+        self.press("follows")
+        self.assertEqual(self.written("A/width"), "26 3/4")
+
+    def test_any_number_shows_its_sum_and_a_term_leads_to_its_source(self) -> None:
+        self.click("elevation", "key:A/door/width")
+        said = self.words(self.window.tape)
+        for words in ("Door, width", "26 3/4", "2 × reveal, each side", "gap between the doors", "13 1/4"):
+            self.assertIn(words, said)
+        sources = {w.text: w for w in self.window.tape.findChildren(type(self.window.snags.sentence)) if w.isVisible()}
+        QTest.mouseClick(sources["1/8"], Qt.MouseButton.LeftButton)
+        self.settle()
+        self.assertIn(self.window.desk.selection.number, ("A/doors.gap", "A/doors.reveal"))
+
+    def test_joints_are_chosen_by_picture_and_set_on_the_tape(self) -> None:
+        self.press("joint:bottom")
+        field = self.find(QLineEdit, "tape:A/bottom.dado")
+        QTest.mouseClick(field, Qt.MouseButton.LeftButton)
+        self.type("3/8")
+        self.assertEqual(self.written("A/bottom/length"), "26")
+        # The field keeps the keyboard, its number selected, so that the next one can be typed at once.
+        self.type("5/8")
+        self.assertIn("takes more than half of the side", self.snag())
+        self.window.setFocus()
+        QTest.keyClick(self.window, Qt.Key.Key_Return)
+        self.settle()
+        self.assertEqual(self.written("A/bottom.dado"), "1/4")
+
+    def test_what_cannot_be_built_is_refused(self) -> None:
+        self.click("elevation", "key:A/height")
+        self.type("5")
+        self.assertIn("Case A", self.snag())
+        self.assertEqual(self.written("A/height"), "34 1/2")
+
+    def test_a_measured_inside_overrules_the_sum(self) -> None:
+        self.window.desk.selection.select(number="A/inside.width")
+        self.settle()
+        self.key(Qt.Key.Key_Equal)
+        self.type("25 3/8")
+        self.assertEqual(self.written("A/stretcher/length"), "25 3/8")
+        self.press("tape:free")
+        self.assertEqual(self.written("A/stretcher/length"), "25 1/4")
+
+    def test_stock_bands_and_shelves_are_chosen(self) -> None:
+        band = self.find(QComboBox, "choose-door-edging")
+        band.setFocus()
+        QTest.keyClick(band, Qt.Key.Key_Down)
+        self.settle()
+        self.assertEqual(self.window.desk.document.project.case("A").fronts.edging, "solid")
+        door = next(part for part in self.window.desk.document.made.parts if part.name == "door, left")
+        self.assertEqual(self.window.desk.document.made.units.write(door.cut_width.length), "13")
+        shelves = self.find(QSpinBox, "shelf-count")
+        QTest.keyClick(shelves, Qt.Key.Key_Up)
+        self.settle()
+        shelf = next(part for part in self.window.desk.document.made.parts if part.name == "shelf")
+        self.assertEqual(shelf.count, 2)
+
+    def test_cases_are_added_copied_and_deleted(self) -> None:
+        self.key(Qt.Key.Key_N, CTRL, SHIFT)
+        self.key(Qt.Key.Key_D, CTRL)
+        self.assertEqual([c.letter for c in self.window.desk.document.project.cases], ["A", "B", "C"])
+        self.window.setFocus()
+        self.key(Qt.Key.Key_BracketLeft)
+        self.assertEqual(self.window.desk.selection.case, "B")
+        self.click("wall", "case:A")
+        self.assertEqual(self.window.desk.selection.case, "A")
+        self.act("delete-case")
+        self.assertEqual([c.letter for c in self.window.desk.document.project.cases], ["B", "C"])
+        self.act("undo")
+        self.assertEqual([c.letter for c in self.window.desk.document.project.cases], ["A", "B", "C"])
+
+
+class PartsAndSheets(UiCase):
+    def setUp(self) -> None:
+        super().setUp()
+        self.demo()
+
+    def test_a_part_lights_up_in_every_view(self) -> None:
+        self.key(Qt.Key.Key_3, CTRL)
+        table = self.find(QTableView, "parts-table")
+        model = table.model()
+        assert model is not None
+        row = next(r for r in range(model.rowCount()) if model.index(r, 0).data() == "A-04")
+        viewport = table.viewport()
+        assert viewport is not None
+        self.click_at(viewport, table.visualRect(model.index(row, 3)).center())
+        self.assertEqual(self.window.desk.selection.part, "A-04")
+        self.assertEqual(self.window.desk.selection.number, "A/bottom/length")
+        self.assertIn("2 × dado depth", self.words(self.window.tape))
+        self.key(Qt.Key.Key_4, CTRL)
+        for i, (_, _, sheet, _) in enumerate(self.window.stages["sheets"].sheets()):  # type: ignore[attr-defined]
+            if "A-04" in [spot.code for spot in sheet.spots]:
+                self.window.desk.selection.select(sheet=i)
+        self.settle()
+        view = self.find(DrawingView, "sheet")
+        before = view.grab().toImage()
+        self.window.desk.selection.select(part="A-01")
+        self.settle()
+        self.assertNotEqual(view.grab().toImage(), before)
+        self.click("sheet", "part:A-04")
+        self.assertEqual(self.window.desk.selection.part, "A-04")
+
+    def test_the_saw_and_the_rack_change_the_plan(self) -> None:
+        self.key(Qt.Key.Key_4, CTRL)
+        QTest.mouseClick(self.find(QLineEdit, "field:saw/kerf"), Qt.MouseButton.LeftButton)
+        self.type("3/16")
+        plans = self.window.desk.planner.plans
+        self.assertEqual({plan.problem.kerf for plan in plans.values()}, {76_200})
+        self.press("thumb-1")
+        self.assertEqual(self.window.desk.selection.sheet, 1)
+        self.press("show-rack")
+        inside = self.number("A/inside.width").length
+        QTest.mouseClick(self.find(QLineEdit, "field:stock/case/thickness"), Qt.MouseButton.LeftButton)
+        self.type("11/16")
+        self.assertEqual((self.number("A/inside.width").length - inside).mm, 25.4 / 16)
+        self.press("remove-sheet:doors:1")
+        self.assertIn("fits on no sheet", self.snag())
+        self.press("add-sheet:doors")
+        self.assertEqual(self.snag(), "No snags.")
+
+
+class Everywhere(UiCase):
+    def test_units_are_switched_without_changing_a_size(self) -> None:
+        self.demo()
+        before = self.number("A/back/width").length
+        for stage in range(1, 5):
+            QTest.keyClick(self.window, Qt.Key(Qt.Key.Key_0 + stage), CTRL)
+            self.act("mm")
+            self.assertEqual(self.window.desk.document.project.units.system, System.MM)
+            self.act("inch")
+        self.assertEqual(self.number("A/back/width").length, before)
+        self.act("mm")
+        self.assertEqual(self.written("A/back/width"), "654.1−")
+
+    def test_the_finder_goes_to_a_size(self) -> None:
+        self.demo()
+        self.key(Qt.Key.Key_K, CTRL)
+        line = self.window.finder.line
+        QTest.keyClicks(line, "b back, width")
+        QTest.keyClick(line, Qt.Key.Key_Return)
+        self.settle()
+        self.assertEqual(self.window.desk.selection.number, "B/back/width")
+        self.assertEqual(self.window.desk.selection.stage, "case")
+
+    def test_every_field_has_a_name_and_everything_fits_the_smallest_window(self) -> None:
+        self.demo()
+        self.window.resize(self.window.minimumSize())
+        self.settle()
+        for stage in self.window.stages.values():
+            self.window.desk.selection.select(stage=stage.name, number="")
+            self.settle()
+            for kind in (QLineEdit, QComboBox, QCheckBox, QSpinBox, QTableView, DrawingView):
+                for widget in stage.findChildren(kind):
+                    inner = widget.objectName().startswith("qt_") or isinstance(widget.parent(), QSpinBox)
+                    if widget.isVisible() and not inner:
+                        named = widget.accessibleName() or getattr(widget, "text", lambda: "")()
+                        self.assertTrue(named, f"{stage.name}: {widget.objectName()}")
+                        corner = widget.mapTo(self.window, QPoint(0, 0))
+                        self.assertLessEqual(corner.x() + widget.width(), self.window.width(), widget.objectName())
+
+    def test_shortcuts_stand_once_and_every_row_says_what_it_does(self) -> None:
+        keys = [row.keys for row in self.window.rows if row.keys]
+        self.assertEqual(len(keys), len(set(keys)))
+        for row in self.window.rows:
+            self.assertTrue(row.help.endswith("."), row.name)
+
+    def test_evening_colours_reach_the_drawings(self) -> None:
+        day = self.window.grab().toImage().pixelColor(600, 300)
+        self.act("theme-evening")
+        evening = self.window.grab().toImage().pixelColor(600, 300)
+        self.act("theme-day")
+        self.assertLess(evening.lightness(), day.lightness() - 100)
+        self.assertIsNotNone(QApplication.instance())
