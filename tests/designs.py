@@ -1,20 +1,31 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""Random but reasonable designs, in ticks: odd sizes on purpose, so that nothing hides behind round numbers."""
+"""Random but reasonable designs of every school, in ticks: odd sizes, so that nothing hides behind round numbers."""
 
 from __future__ import annotations
 
-from dataclasses import replace
 from random import Random
+from typing import Any
 
-from ablebox.core.cabinet.design import Case
-from ablebox.core.case.back_grooved import GroovedBack
-from ablebox.core.case.bottom_dado import DadoBottom
+from ablebox.core.assembly.part import Face
+from ablebox.core.cabinet.design import SCHOOLS, Case
+from ablebox.core.case.base_frame import BaseFrame
+from ablebox.core.case.base_legs import Legs
+from ablebox.core.case.base_skirt import Skirt
+from ablebox.core.case.bottom import Bottom
+from ablebox.core.case.cutouts import Cutout
+from ablebox.core.case.fields import worded
+from ablebox.core.case.frame.face_frame import FaceFrame, Stile
+from ablebox.core.case.frame.none import Frameless
+from ablebox.core.case.inside.layout import Bay, Columns, Rows
+from ablebox.core.case.inside.shelves_on_pins import PinShelves
+from ablebox.core.case.joint.dado import Dado
 from ablebox.core.case.kick_notched import NotchedKick
-from ablebox.core.case.shelves_on_pins import PinShelves
-from ablebox.core.case.top_stretchers import TwoStretchers
+from ablebox.core.case.scribe import Scribe, Station
+from ablebox.core.case.top_full import FullTop
 from ablebox.core.fronts.door_pair import DoorPair
-from ablebox.core.lengths import Length, millimetres
-from ablebox.core.stock import Edging, Rack, Saw, Sheet, SheetGoods
+from ablebox.core.fronts.none import NoFronts
+from ablebox.core.lengths import ZERO, Length, millimetres
+from ablebox.core.stock import Board, BoardGoods, Edging, Rack, Saw, Sheet, SheetGoods
 
 
 def between(rng: Random, low: float, high: float) -> Length:
@@ -23,8 +34,9 @@ def between(rng: Random, low: float, high: float) -> Length:
 
 
 def random_rack(rng: Random) -> Rack:
-    """Return a rack whose sheets are measured, thick and thin."""
+    """Return a rack whose sheets and boards are measured, thick and thin."""
     sheet = Sheet(millimetres(2440), millimetres(1220))
+    boards = tuple(Board(f"board {w}", millimetres(w), millimetres(2400)) for w in (40, 90, 140, 240))
     return Rack(
         (
             SheetGoods("case", "case ply", millimetres(18), between(rng, 11, 26), True, (sheet,)),
@@ -36,12 +48,19 @@ def random_rack(rng: Random) -> Rack:
             Edging("solid", "solid strip", between(rng, 0.8, 8), True),
         ),
         Saw(between(rng, 0, 4), between(rng, 0, 10)),
+        (BoardGoods("frame", "maple", millimetres(19), between(rng, 15, 26), boards),),
     )
 
 
 def random_case(rng: Random, letter: str = "A") -> Case:
-    """Return a case of any size that may well be built."""
+    """Return a case of the first school, of any size, that may well be built."""
     edging = rng.choice(["", "veneer", "solid"])
+    pins = PinShelves(
+        rng.randint(0, 3), between(rng, 0, 6), between(rng, 0, 40), hole_depth=between(rng, 5, 9),
+        pitch=between(rng, 20, 60), inset=between(rng, 20, 60), margin=between(rng, 50, 150),
+    )  # fmt: skip
+    doors = DoorPair("doors", rng.choice(["", "veneer", "solid"]), between(rng, 0, 5), between(rng, 0, 9),
+                     between(rng, 0, 9), between(rng, 0, 6))  # fmt: skip
     return Case(
         letter,
         width=between(rng, 300, 1500),
@@ -49,25 +68,85 @@ def random_case(rng: Random, letter: str = "A") -> Case:
         depth=between(rng, 250, 800),
         edging=edging,
         kick=NotchedKick(between(rng, 20, 180), between(rng, 15, 120)),
-        bottom=DadoBottom(between(rng, 1, 9)),
-        top=TwoStretchers(between(rng, 20, 110)),
-        back=GroovedBack("back", between(rng, 3, 9), between(rng, 0, 3), between(rng, 30, 150)),
-        shelves=replace(
-            PinShelves(),
-            count=rng.randint(0, 3),
-            play=between(rng, 0, 6),
-            setback=between(rng, 0, 40),
-            hole_depth=between(rng, 5, 9),
-            pitch=between(rng, 20, 60),
-            inset=between(rng, 20, 60),
-            margin=between(rng, 50, 150),
-        ),
-        fronts=DoorPair(
-            "doors",
-            rng.choice(["", "veneer", "solid"]),
-            between(rng, 0, 5),
-            between(rng, 0, 9),
-            between(rng, 0, 9),
-            between(rng, 0, 6),
-        ),
+        bottom=Bottom(Dado(between(rng, 1, 9))),
+        inside=Bay((pins,)),
+        fronts=doors,
     )
+
+
+def _vary(rng: Random, record: Any) -> Any:
+    """Return a school's record with its choices shaken."""
+    changes: dict[str, Any] = {}
+    for each in worded(record):
+        kind, value = each.metadata["kind"], getattr(record, each.name)
+        if kind == "option":
+            changes[each.name] = rng.random() < 0.5
+        elif kind == "one-of":
+            changes[each.name] = rng.choice(list(each.metadata["allowed"]))
+        elif kind == "count":
+            changes[each.name] = rng.randint(0, min(3, each.metadata["most"]))
+        elif kind == "size" and value is not None and rng.random() < 0.6:
+            spread = max(1, value.ticks // 3)
+            changes[each.name] = Length(max(1, value.ticks + rng.randint(-spread, spread)))
+    return type(record)(**{**{n: getattr(record, n) for n in record.__dataclass_fields__}, **changes})
+
+
+def _one(rng: Random, thing: str, *leave: str) -> Any:
+    names = [name for name in SCHOOLS[thing] if name not in leave]
+    return _vary(rng, SCHOOLS[thing][rng.choice(names)]())
+
+
+def random_inside(rng: Random, depth: int = 2) -> Any:
+    """Return an inside divided to any depth, with any fittings."""
+    roll = rng.random()
+    if depth and roll < 0.3:
+        count = rng.randint(2, 3)
+        widths = [None] * count
+        if rng.random() < 0.3:
+            widths[rng.randrange(count)] = between(rng, 150, 400)  # type: ignore[call-overload]
+        high = between(rng, 150, 700) if rng.random() < 0.2 else None
+        bays = tuple(random_inside(rng, depth - 1) for _ in range(count))
+        return Columns(bays, tuple(widths), _one(rng, "joint", "rabbet", "over"), high)
+    if depth and roll < 0.55:
+        count = rng.randint(2, 3)
+        heights: list[Any] = [None] * count
+        if rng.random() < 0.3:
+            heights[rng.randrange(count)] = between(rng, 150, 400)
+        bays = tuple(random_inside(rng, depth - 1) for _ in range(count))
+        setbacks = tuple(between(rng, 0, 30) if rng.random() < 0.5 else ZERO for _ in range(count - 1))
+        return Rows(bays, tuple(heights), setbacks, _one(rng, "joint", "rabbet", "over"))
+    return Bay(tuple(_one(rng, "fitting") for _ in range(rng.choice([0, 1, 1, 1, 2]))))
+
+
+def any_case(rng: Random, letter: str = "A") -> Case:
+    """Return a case of any mixture of schools; not all of them can be built."""
+    frame: Any = Frameless()
+    if rng.random() < 0.5:
+        stiles = [
+            Stile(between(rng, 30, 80), between(rng, 0, 15) if rng.random() < 0.5 else ZERO, rng.random() < 0.1)
+            for _ in range(2)
+        ]
+        frame = FaceFrame("frame", *stiles, *(between(rng, 30, 60) for _ in range(4)), rng.random() < 0.3,
+                          _one(rng, "frame-joint"))  # fmt: skip
+    kick = _one(rng, "kick")
+    if isinstance(kick, BaseFrame):
+        kick = BaseFrame(kick.height, kick.setback, kick.back)
+    if isinstance(kick, Legs):
+        kick = Legs("frame", kick.height, between(rng, 30, 60), kick.inset, kick.stretchers, millimetres(20))
+    top = _one(rng, "top")
+    if isinstance(top, FullTop):
+        joint = _one(rng, "joint")
+        top = FullTop(joint, between(rng, 7, 60) if isinstance(joint, Dado) else ZERO)
+    at_end = not isinstance(kick, NotchedKick | Skirt) and isinstance(frame, Frameless)
+    bottom = Bottom(_one(rng, "joint") if at_end or rng.random() < 0.1 else _one(rng, "joint", "rabbet", "over"))
+    scribes: tuple[Scribe, ...] = ()
+    if rng.random() < 0.1:
+        stations = (Station(ZERO, between(rng, 0, 6)), Station(millimetres(300), between(rng, 0, 6)))
+        scribes = (Scribe("side.left", rng.choice([Face.BACK, Face.TOP]), stations),)
+    cutouts = (Cutout(),) if rng.random() < 0.1 else ()
+    return Case(
+        letter, width=between(rng, 350, 1800), height=between(rng, 450, 2400), depth=between(rng, 250, 800),
+        edging=rng.choice(["", "veneer", "solid"]), frame=frame, kick=kick, bottom=bottom, top=top,
+        back=_one(rng, "back"), inside=random_inside(rng), fronts=rng.choice([NoFronts(), DoorPair()]),
+        cutouts=cutouts, scribes=scribes,
+    )  # fmt: skip

@@ -105,7 +105,7 @@ class Projects(Case):
         status, out, _ = run("check", self.changed('"rail": "3 1/2 in"', '"rail": "2 in"'))
         self.assertEqual((status, len(out.splitlines())), (0, 3))
         self.assertTrue(out.startswith("look again: joint.narrow-rail: A: "))
-        status, out, _ = run("check", self.changed('"dado": "1/4 in"', '"dado": "1/2 in"'))
+        status, out, _ = run("check", self.changed('"depth": "1/4 in"', '"depth": "1/2 in"'))
         self.assertEqual(status, 1)
         self.assertTrue(out.startswith("stops the work: joint.too-deep: A: "))
 
@@ -117,7 +117,7 @@ class Projects(Case):
     @rows(
         (("parts", "none.ablebox"), "none.ablebox: no such file"),
         (("check", "none.ablebox"), "none.ablebox"),
-        (("demo", "none"), "Choose one of: harbour-cottage, mill-pantry"),
+        (("demo", "none"), "Choose one of: harbour-cottage, lantern-yard, mill-pantry"),
         (("nonsense.ablebox",), "nonsense.ablebox"),
         (("parts", FILE, "--json", "/no/such/folder/x"), "/no/such/folder/x could not be written"),
     )
@@ -131,7 +131,7 @@ class Projects(Case):
 
     def test_damaged_and_impossible_projects(self) -> None:
         for old, new, place in (
-            ('"dado": "1/4 in"', '"dado": "2 in"', "Case A, wood left under the dado"),
+            ('"depth": "1/4 in"', '"depth": "2 in"', "Case A, wood left under the dado"),
             ('"width": "30 in"', '"width": "30"', "project.cases[1].width"),
             ('"width": "30 in"', '"width": "300 in"', "Part B-03 (298 9/16 × 4 in) fits on no sheet"),
         ):

@@ -13,6 +13,10 @@ from ablebox.core.assembly.part import Assembly, Cut, CutKind, Face
 from ablebox.core.assembly.solid import Box, volume_left
 from ablebox.core.cabinet.build import build
 from ablebox.core.cabinet.design import Case
+from ablebox.core.case.bottom import Bottom
+from ablebox.core.case.inside.layout import Bay
+from ablebox.core.case.inside.shelves_on_pins import PinShelves
+from ablebox.core.case.joint.dado import Dado
 from ablebox.core.errors import SizeImpossible
 from ablebox.core.lengths import ZERO, Length, inches, millimetres
 from ablebox.core.stock import Edging, Rack, Saw, SheetGoods
@@ -76,7 +80,7 @@ class WorkedByHand(unittest.TestCase):
             (SheetGoods("case", "ply", millimetres(18)), SheetGoods("back", "ply", millimetres(6)),
              SheetGoods("doors", "board", millimetres(19))), (), Saw(ZERO, ZERO))  # fmt: skip
         case = Case("A", width=millimetres(600), height=millimetres(870), depth=millimetres(580), edging="")
-        case = replace(case, bottom=replace(case.bottom, dado=millimetres(6)),
+        case = replace(case, bottom=Bottom(Dado(millimetres(6))),
                        fronts=replace(case.fronts, edging="", reveal=millimetres("1.5"), gap=millimetres(3)))  # fmt: skip
         assembly = build(case, rack, UNITS)
         self.assertEqual(assembly.part("kick").length.length, millimetres(564))
@@ -227,14 +231,14 @@ class Refused(unittest.TestCase):
         ({"height": inches(5)}, ""),
         ({"kick": replace(Case("A").kick, depth=inches(22))}, "behind the toe kick"),
         ({"kick": replace(Case("A").kick, height=inches(34))}, ""),
-        ({"bottom": replace(Case("A").bottom, dado=inches("23/32"))}, "under the dado"),
+        ({"bottom": Bottom(Dado(inches("23/32")))}, "under the dado"),
         ({"back": replace(Case("A").back, groove=inches(1))}, "back's groove"),
         ({"back": replace(Case("A").back, play=inches("1/2"))}, "holds of the back"),
         ({"back": replace(Case("A").back, rail=inches(31))}, "hanging rail"),
         ({"top": replace(Case("A").top, width=inches(12))}, "between the stretchers"),
-        ({"shelves": replace(Case("A").shelves, hole_depth=inches(1))}, "behind the pin holes"),
-        ({"shelves": replace(Case("A").shelves, margin=inches(20))}, "shelf pins"),
-        ({"shelves": replace(Case("A").shelves, inset=inches(12))}, "rows of pin holes"),
+        ({"inside": Bay((PinShelves(hole_depth=inches(1)),))}, "behind the pin holes"),
+        ({"inside": Bay((PinShelves(margin=inches(20)),))}, "shelf pins"),
+        ({"inside": Bay((PinShelves(inset=inches(12)),))}, "rows of pin holes"),
         ({"fronts": replace(Case("A").fronts, gap=inches(25))}, "both doors"),
         ({"fronts": replace(Case("A").fronts, reveal_top=inches(24))}, "door height"),
         ({"fronts": replace(Case("A").fronts, hinge=replace(Case("A").fronts.hinge, depth=inches(1)))}, "hinge cups"),

@@ -15,7 +15,7 @@ from ablebox.core.drawing import case_views
 from ablebox.core.drawing.alcove_view import alcove_view
 from ablebox.core.drawing.cut_through import cells, cut_rects
 from ablebox.core.drawing.fractions_set import runs
-from ablebox.core.drawing.joint_views import JOINTS, joint
+from ablebox.core.drawing.joint_views import THINGS, joint
 from ablebox.core.drawing.palette import DAYLIGHT, EVENING, PRINT, TINTS, contrast, tint
 from ablebox.core.drawing.part_view import part_view
 from ablebox.core.drawing.replay import Spot, fitted, replay
@@ -102,7 +102,7 @@ class CaseDrawings(unittest.TestCase):
             for key, item in self.numbers(view).items()
             if item.field
         }
-        wanted = {"width", "height", "depth", "kick.height", "kick.depth", "doors.gap", "rail.width", "stretcher.width"}
+        wanted = {"width", "height", "depth", "kick.height", "kick.depth", "fronts.gap", "back.rail", "top.width"}
         self.assertEqual(fields, {f"A/{key}" for key in wanted})
 
     def test_every_part_can_be_clicked_somewhere(self) -> None:
@@ -124,9 +124,9 @@ class CaseDrawings(unittest.TestCase):
             self.assertTrue(any(spot.field for spot in spots))
 
     def test_joints_are_cut_from_the_parts(self) -> None:
-        for name in JOINTS:
+        for name in THINGS:
             for letter in "ABC":
-                canvas, _ = drawn(joint(self.made, letter, name), 100, 60)
+                canvas, _ = drawn(joint(self.made.assembly(letter), name), 100, 60)
                 self.assertGreater(len(canvas.points), 8, name)
 
     def test_any_design_can_be_drawn(self) -> None:
@@ -142,8 +142,8 @@ class CaseDrawings(unittest.TestCase):
                 wall_view(made, "A"),
             ):
                 drawn(view, 900, 300)
-            for name in JOINTS:
-                joint(made, "A", name)
+            for name in THINGS:
+                joint(made.assembly("A"), name)
             for part in made.parts:
                 drawn(part_view(part, made.units))
 

@@ -7,6 +7,8 @@ import unittest
 from dataclasses import replace
 
 from ablebox.core.assembly.part import CutKind, Face, Hand
+from ablebox.core.case.inside.layout import Bay
+from ablebox.core.case.inside.shelves_on_pins import PinShelves
 from ablebox.core.lengths import Length, inches, millimetres
 from ablebox.core.parts.listing import Part
 from ablebox.core.parts.machining import HoleRow, Slot
@@ -33,7 +35,7 @@ def by_name(made: Made) -> dict[str, Part]:
 
 class Listing(unittest.TestCase):
     def test_the_list_of_one_case(self) -> None:
-        made = Made(project(shelves=replace(project().cases[0].shelves, count=2)))
+        made = Made(project(inside=Bay((PinShelves(2),))))
         self.assertEqual([part.code for part in made.parts], [f"A-{i:02d}" for i in range(1, 12)])
         parts = by_name(made)
         self.assertEqual(parts["shelf"].count, 2)

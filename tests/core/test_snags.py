@@ -6,6 +6,8 @@ from __future__ import annotations
 import unittest
 from dataclasses import replace
 
+from ablebox.core.case.inside.layout import Bay
+from ablebox.core.case.inside.shelves_on_pins import PinShelves
 from ablebox.core.lengths import inches, millimetres
 from ablebox.core.project.choices import choice
 from ablebox.core.project.tree import Project, new_project
@@ -78,14 +80,14 @@ class EachSnag(unittest.TestCase):
         (_mouth, "fit.mouth", Level.STOP, "the mouth is 25", True),
         (_put("A/height", "97"), "fit.ceiling", Level.STOP, "97 high under a ceiling of 96", True),
         (_put("A/height", "95"), "fit.tip-up", Level.STOP, "cannot be tipped up", True),
-        (_put("A/bottom.dado", "3/8"), "joint.too-deep", Level.STOP, "dado 3/8 deep", True),
+        (_put("A/bottom.joint.depth", "3/8"), "joint.too-deep", Level.STOP, "dado 3/8 deep", True),
         (_put("A/back.groove", "1/2"), "joint.too-deep", Level.STOP, "groove 1/2 deep", True),
-        (_put("A/rail.width", "2"), "joint.narrow-rail", Level.WARN, "hanging rail 2 wide", True),
+        (_put("A/back.rail", "2"), "joint.narrow-rail", Level.WARN, "hanging rail 2 wide", True),
         (_put("A/kick.height", "6"), "kick.unusual", Level.NOTE, "toe kick is 6 high", False),
-        (lambda p: _width(_no_readings(p), "60"), "shelf.long", Level.WARN, "58 9/16 long", False),
+        (lambda p: _width(_no_readings(p), "60"), "shelf.sag", Level.WARN, "58 7/16 long sags", False),
         (lambda p: _width(_no_readings(p), "60"), "door.wide", Level.WARN, "29 7/8 wide", False),
-        (_put("A/pins.inset", "1 7/16"), "holes.meet", Level.WARN, "run into each other", True),
-        (_put("A/hinge.depth", "21/32"), "hinge.through", Level.STOP, "cups 21/32 deep leave 1/16", False),
+        (_put("A/inside.fittings.0.inset", "1 7/16"), "holes.meet", Level.WARN, "run into each other", True),
+        (_put("A/fronts.hinge.depth", "21/32"), "hinge.through", Level.STOP, "cups 21/32 deep leave 1/16", False),
         (_short_reading, "room.tape-body", Level.WARN, "was the body in the corner?", True),
         (_one_reading, "room.one-reading", Level.NOTE, "one place only", False),
         (_no_readings, "room.no-reading", Level.WARN, "no width yet", False),
@@ -107,7 +109,7 @@ class EachSnag(unittest.TestCase):
         self.assertEqual(after, [], snag.fix.title)
 
     def test_the_worst_comes_first_and_every_sentence_is_one(self) -> None:
-        found = snags(Made(_put("A/bottom.dado", "3/8")(_mouth(new_project()))))
+        found = snags(Made(_put("A/bottom.joint.depth", "3/8")(_mouth(new_project()))))
         self.assertEqual([snag.level for snag in found], sorted(snag.level for snag in found))
         for snag in found:
             self.assertTrue(snag.sentence.endswith((".", "?")), snag.sentence)
@@ -128,7 +130,7 @@ class TippingUp(unittest.TestCase):
         project = sound()
         alcove = replace(project.alcove, ceiling=Reading("ceiling", inches("96 1/4"), Method.METER))
         case = replace(project.cases[0], height=inches(height), depth=inches("13 1/2"),
-                       shelves=replace(project.cases[0].shelves, inset=inches("1 15/16")))  # fmt: skip
+                       inside=Bay((PinShelves(inset=inches("1 15/16")),)))  # fmt: skip
         found = [s for s in snags(Made(replace(project, alcove=alcove, cases=(case,)))) if s.code == "fit.tip-up"]
         self.assertEqual(bool(found), stops)
         if needs:

@@ -23,7 +23,7 @@ SOURCE = ROOT / "src" / "ablebox"
 
 #: Each package may import the ones before it, never one behind it.
 ORDER = (
-    "core.errors", "core.lengths", "core.units", "core.typed", "core.reckoning", "core.stock", "core.room",
+    "core.errors", "core.lengths", "core.units", "core.typed", "core.reckoning", "core.stock", "core.materials", "core.sag", "core.room",
     "core.assembly", "core.case", "core.fronts", "core.cabinet", "core.run", "core.project", "core.parts", "core.cuts",
     "core.shop", "core.snags", "core.drawing", "core.paper", "cli", "window",
 )  # fmt: skip

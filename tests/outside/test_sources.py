@@ -13,6 +13,10 @@ import rectpack
 
 from ablebox.core.cabinet.build import build
 from ablebox.core.cabinet.design import Case
+from ablebox.core.case.bottom import Bottom
+from ablebox.core.case.inside.layout import Bay
+from ablebox.core.case.inside.shelves_on_pins import PinShelves
+from ablebox.core.case.joint.dado import Dado
 from ablebox.core.cuts.problem import Piece, Problem, Supply
 from ablebox.core.cuts.search.planner import last
 from ablebox.core.fronts.hinges import hinge_count
@@ -63,9 +67,9 @@ class Sheets(unittest.TestCase):
                 Saw(Length(0), Length(0)),
             )
             case = Case("A", width=inches(30), edging="")
-            case = replace(case, bottom=replace(case.bottom, dado=inches("1/16")), fronts=replace(case.fronts, edging=""),
+            case = replace(case, bottom=Bottom(Dado(inches("1/16"))), fronts=replace(case.fronts, edging=""),
                            back=replace(case.back, groove=inches("1/8")),
-                           shelves=replace(case.shelves, hole_depth=inches("1/8")))  # fmt: skip
+                           inside=Bay((PinShelves(hole_depth=inches("1/8")),)))  # fmt: skip
             inside = build(case, rack, Units()).part("kick").length.length
             self.assertEqual(inches(30) - inside, (thickness or inches(name)) * 2)
 

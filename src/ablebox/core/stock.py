@@ -28,18 +28,21 @@ class Sheet:
         width: across it.
         count: how many there are; ``None`` for as many as needed.
         offcut: whether it is left from earlier work, and so is used first.
+        price: what one costs, in hundredths; ``None`` if nobody has said.
     """
 
     length: Length
     width: Length
     count: int | None = None
     offcut: bool = False
+    price: int | None = None
 
     def __post_init__(self) -> None:
         if self.length <= ZERO or self.width <= ZERO:
             raise ValueError("a sheet has a length and a width above 0")
         if self.count is not None and self.count < 0:
             raise ValueError("the count of sheets is 0 or more, or empty for as many as needed")
+        _check_price(self.price)
 
 
 @dataclass(frozen=True, slots=True)
@@ -53,6 +56,7 @@ class SheetGoods:
         measured: what calipers say; ``None`` until someone has measured.
         grained: whether the grain matters.
         sheets: the sizes to be had.
+        stuff: what it is made of, a row of the catalogue of materials (stiffness, weight).
     """
 
     code: str
@@ -61,6 +65,7 @@ class SheetGoods:
     measured: Length | None = None
     grained: bool = True
     sheets: tuple[Sheet, ...] = ()
+    stuff: str = "hardwood-ply"
 
     def __post_init__(self) -> None:
         if self.nominal <= ZERO or (self.measured is not None and self.measured <= ZERO):
@@ -73,11 +78,94 @@ class SheetGoods:
 
     def reckoned_thickness(self, label: str, units: Units) -> Reckoned:
         """The thickness as a term of a sum, saying whether it was measured."""
-        if self.measured is None:
-            note, origin = f"{self.name}, by its name", Origin.STOCK
-        else:
-            note, origin = f"{units.write(self.nominal)} {self.name}, measured", Origin.MEASURED
-        return leaf(self.thickness, label, f"stock/{self.code}/thickness", origin, note)
+        return _reckoned_thickness(self, label, units)
+
+
+@dataclass(frozen=True, slots=True)
+class Board:
+    """A size of board to be had.
+
+    Args:
+        name: what it is called at the counter, such as ``1x2``.
+        width: as it really is.
+        length: as sold.
+        price: what one costs, in hundredths; ``None`` if nobody has said.
+    """
+
+    name: str
+    width: Length
+    length: Length
+    price: int | None = None
+
+    def __post_init__(self) -> None:
+        if self.width <= ZERO or self.length <= ZERO:
+            raise ValueError("a board has a width and a length above 0")
+        _check_price(self.price)
+
+
+@dataclass(frozen=True, slots=True)
+class BoardGoods:
+    """Boards of one wood and thickness, in several widths: for frames, legs and strips.
+
+    Args:
+        code: its short name inside the project.
+        name: what it is called at the counter.
+        nominal: the thickness it is sold as really having, 3/4 in for what is called 1 in.
+        measured: what calipers say; ``None`` until someone has measured.
+        boards: the sizes to be had.
+        stuff: what wood it is, a row of the catalogue of materials.
+    """
+
+    code: str
+    name: str
+    nominal: Length
+    measured: Length | None = None
+    boards: tuple[Board, ...] = ()
+    stuff: str = "soft-maple"
+
+    def __post_init__(self) -> None:
+        if self.nominal <= ZERO or (self.measured is not None and self.measured <= ZERO):
+            raise ValueError("a thickness is above 0")
+
+    @property
+    def grained(self) -> bool:
+        """Boards always have grain, along their length."""
+        return True
+
+    @property
+    def thickness(self) -> Length:
+        """The thickness that is reckoned with: the measured one where there is one."""
+        return self.nominal if self.measured is None else self.measured
+
+    @property
+    def widest(self) -> Length:
+        """The width of the widest board to be had; 0 without boards."""
+        return max((board.width for board in self.boards), default=ZERO)
+
+    def board_for(self, width: Length) -> Board | None:
+        """Return the narrowest board from which a part of this width can be ripped; ``None`` if none can."""
+        fitting = [board for board in self.boards if board.width >= width]
+        return min(fitting, key=lambda board: (board.width, board.length), default=None)
+
+    def reckoned_thickness(self, label: str, units: Units) -> Reckoned:
+        """The thickness as a term of a sum, saying whether it was measured."""
+        return _reckoned_thickness(self, label, units)
+
+
+Goods = SheetGoods | BoardGoods
+
+
+def _reckoned_thickness(goods: Goods, label: str, units: Units) -> Reckoned:
+    if goods.measured is None:
+        note, origin = f"{goods.name}, by its name", Origin.STOCK
+    else:
+        note, origin = f"{units.write(goods.nominal)} {goods.name}, measured", Origin.MEASURED
+    return leaf(goods.thickness, label, f"stock/{goods.code}/thickness", origin, note)
+
+
+def _check_price(price: int | None) -> None:
+    if price is not None and price < 0:
+        raise ValueError("a price is 0 or more, or empty if nobody has said")
 
 
 @dataclass(frozen=True, slots=True)
@@ -90,16 +178,19 @@ class Edging:
         thickness: how thick it is.
         deducted: whether parts are cut smaller for it. Veneer that is ironed on (about
             0.5 mm) is not deducted, thicker bands are (common practice).
+        price: what a metre costs, in hundredths; ``None`` if nobody has said.
     """
 
     code: str
     name: str
     thickness: Length
     deducted: bool
+    price: int | None = None
 
     def __post_init__(self) -> None:
         if self.thickness < ZERO:
             raise ValueError("a band's thickness is 0 or more")
+        _check_price(self.price)
 
     @property
     def deduction(self) -> Length:
@@ -132,15 +223,19 @@ class Rack:
         goods: the kinds of sheet.
         edgings: the bands.
         saw: the saw.
+        boards: the kinds of board.
     """
 
     goods: tuple[SheetGoods, ...]
     edgings: tuple[Edging, ...]
     saw: Saw
+    boards: tuple[BoardGoods, ...] = ()
 
     def __post_init__(self) -> None:
-        for kind, rows in (("sheet goods", self.goods), ("edging", self.edgings)):
-            codes = [row.code for row in rows]
+        for kind, codes in (
+            ("stock", [*(row.code for row in self.goods), *(row.code for row in self.boards)]),
+            ("edging", [row.code for row in self.edgings]),
+        ):
             if len(set(codes)) != len(codes):
                 raise ValueError(f"two rows of {kind} have the same code")
 
@@ -151,6 +246,23 @@ class Rack:
             KeyError: if there are none.
         """
         return next((row for row in self.goods if row.code == code), None) or _missing(code)
+
+    def board_goods(self, code: str) -> BoardGoods:
+        """Return the boards with this code.
+
+        Raises:
+            KeyError: if there are none.
+        """
+        return next((row for row in self.boards if row.code == code), None) or _missing(code)
+
+    def stock(self, code: str) -> Goods:
+        """Return the sheet goods or boards with this code.
+
+        Raises:
+            KeyError: if there are none.
+        """
+        rows: tuple[Goods, ...] = (*self.goods, *self.boards)
+        return next((row for row in rows if row.code == code), None) or _missing(code)
 
     def edging(self, code: str) -> Edging | None:
         """Return the edging with this code; ``None`` for an empty code, which means a bare edge.

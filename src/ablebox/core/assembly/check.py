@@ -10,7 +10,7 @@ from dataclasses import dataclass
 from itertools import combinations
 
 from ..lengths import Length
-from .part import Assembly, Cut, Face, Placed
+from .part import Assembly, Cut, Placed
 from .solid import AXES, Box, volume_left
 
 
@@ -95,15 +95,25 @@ def _fills(mate: Placed, cut: Cut) -> bool:
 
 
 def _outside_size(assembly: Assembly) -> list[Flaw]:
-    """The carcass, doors left out, reaches exactly from 0 to the outside size each way."""
-    carcass = [part.box for part in assembly.parts if part.box.high[Face.FRONT.axis] > 0]
+    """The carcass reaches exactly as far as designed each way.
+
+    Doors stand before it and a base frame of several cases reaches beyond it; a face frame may stand
+    proud of the sides; on feet or casters its own parts begin above the floor.
+    """
+    carcass = [part.box for part in assembly.parts if part.stands == "carcass"]
     flaws = []
     if not carcass:
         return [Flaw("outside", (), "the case has no parts")]
-    for axis, designed in enumerate((assembly.outside[0], assembly.outside[2], assembly.outside[1])):
+    width, height, depth = (size.length.ticks for size in assembly.outside)
+    left, right = (proud.ticks for proud in assembly.proud)
+    wanted = ((-left, width + right), (0, depth), (assembly.rests_on.ticks, height))
+    for axis, (start, end) in enumerate(wanted):
         low = min(box.low[axis] for box in carcass)
         high = max(box.high[axis] for box in carcass)
-        if (low, high) != (0, designed.length.ticks):
-            words = f"along {AXES[axis]} the case is {Length(high - low).mm:g} mm, designed {designed.length.mm:g} mm"
+        if (low, high) != (start, end):
+            words = (
+                f"along {AXES[axis]} the case reaches from {Length(low).mm:g} to {Length(high).mm:g} mm, "
+                f"designed {Length(start).mm:g} to {Length(end).mm:g} mm"
+            )
             flaws.append(Flaw("outside", (), words))
     return flaws

@@ -46,12 +46,17 @@ class CutKind(Enum):
 
     GROOVE = "groove"
     DADO = "dado"
+    RABBET = "rabbet"
     NOTCH = "notch"
+    WINDOW = "cut-out"
+    LAP = "half lap"
+    MORTISE = "mortise"
+    SHOULDER = "tenon shoulder"
 
     @property
     def holds_a_part(self) -> bool:
         """Whether another part must fill it."""
-        return self in (CutKind.GROOVE, CutKind.DADO)
+        return self not in (CutKind.NOTCH, CutKind.WINDOW, CutKind.SHOULDER)
 
 
 @dataclass(frozen=True, slots=True)
@@ -93,6 +98,21 @@ class Holes:
 
 
 @dataclass(frozen=True, slots=True)
+class Tilt:
+    """How a part slopes: turned about the left-right axis, its front edge lower.
+
+    Args:
+        rise: how much higher the back edge's underside lies than the front edge's.
+        run: over which depth.
+        space: width, depth and height of the space around it.
+    """
+
+    rise: Length
+    run: Length
+    space: tuple[Length, Length, Length]
+
+
+@dataclass(frozen=True, slots=True)
 class Placed:
     """A part in its place.
 
@@ -111,6 +131,10 @@ class Placed:
         holes: what is bored into it.
         bands: the banded faces, each with its edging.
         shows: the face that is seen, which gets the good side of the sheet; ``None`` if hidden.
+        stands: ``carcass`` for what makes up the outside size, ``front`` for doors before it, ``apart`` for
+            what stands under or beyond the case, such as a base frame under several.
+        outline: corners of its true form on its two long axes, from its corner; empty for a rectangle.
+        tilt: how a sloping part leans; ``None`` if it lies along the axes.
     """
 
     role: str
@@ -127,10 +151,15 @@ class Placed:
     holes: tuple[Holes, ...] = ()
     bands: tuple[tuple[Face, Edging], ...] = ()
     shows: Face | None = None
+    stands: str = "carcass"
+    outline: tuple[tuple[Length, Length], ...] = ()
+    tilt: Tilt | None = None
 
     @property
     def box(self) -> Box:
-        """The space it takes up before anything is cut out of it."""
+        """The space it takes up before anything is cut out of it; for a sloping part the space around it."""
+        if self.tilt is not None:
+            return Box.at(self.corner, self.tilt.space)
         sizes = [ZERO, ZERO, ZERO]
         for axis, size in zip(self.axes, (self.length, self.width, self.thickness), strict=True):
             sizes[axis] = size.length
@@ -143,6 +172,27 @@ class Placed:
 
 
 @dataclass(frozen=True, slots=True)
+class BaySpace:
+    """A clear space inside a case.
+
+    Args:
+        path: where it stands in the design, such as ``inside.bays.0``.
+        box: the clear space, front edge to back.
+        floor: role of the part below it.
+        ceiling: role of the part above it; empty if none.
+        left: role of the part at its left.
+        right: role of the part at its right.
+    """
+
+    path: str
+    box: Box
+    floor: str
+    ceiling: str
+    left: str
+    right: str
+
+
+@dataclass(frozen=True, slots=True)
 class Assembly:
     """A case as built.
 
@@ -151,12 +201,20 @@ class Assembly:
         outside: width, height and depth over the carcass.
         parts: every part in its place.
         sums: the named sums a person may look up, such as inside width, by key.
+        proud: how far the face frame stands beyond the left and the right side.
+        rests_on: height at which its own parts begin: on feet, casters, or a base frame of its neighbour's.
+        hardware: what is bought for it and fixed to it: name and count.
+        bays: the spaces inside it, for those who draw or check them.
     """
 
     letter: str
     outside: tuple[Reckoned, Reckoned, Reckoned]
     parts: tuple[Placed, ...]
     sums: tuple[Reckoned, ...]
+    proud: tuple[Length, Length] = (ZERO, ZERO)
+    rests_on: Length = ZERO
+    hardware: tuple[tuple[str, int], ...] = ()
+    bays: tuple[BaySpace, ...] = ()
 
     def part(self, role: str) -> Placed:
         """Return the part with this role.

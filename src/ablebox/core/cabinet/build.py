@@ -3,13 +3,20 @@
 
 from __future__ import annotations
 
+from collections import Counter
 from collections.abc import Mapping
 from dataclasses import replace
 
 from ..assembly.part import Assembly
-from ..case import sides
-from ..case.shell import Interior, Shell
-from ..lengths import Length
+from ..case import cutouts, sides
+from ..case.base_frame import BaseFrame
+from ..case.frame.face_frame import FaceFrame
+from ..case.inside.fill import check_channels, fill
+from ..case.inside.space import Space
+from ..case.joint.over import LaidOver
+from ..case.scribe import scribed
+from ..case.shell import LEFT, RIGHT, Lines, Shell, Work
+from ..lengths import ZERO, Length
 from ..reckoning import Book, Reckoned
 from ..stock import Rack
 from ..units import Units
@@ -22,6 +29,7 @@ def build(
     units: Units,
     measured: Mapping[str, Length] | None = None,
     width: Reckoned | None = None,
+    under: Reckoned | None = None,
 ) -> Assembly:
     """Build a case into parts placed in space.
 
@@ -31,12 +39,58 @@ def build(
         units: how lengths are written in notes and refusals.
         measured: measurements that overrule sums, by key.
         width: the outside width where it follows from the alcove.
+        under: the width of all cases that stand on its base frame, if others do.
 
     Raises:
         SizeImpossible: if the choices leave a part with no size.
         KeyError: if the rack lacks stock the design names.
     """
-    book = Book(f"{case.letter}/", measured or {})
+    shell = _shell(case, rack, units, Book(f"{case.letter}/", measured or {}), width)
+    lines = _lines(case, shell)
+    work = sides.build(shell, lines)
+    if isinstance(case.kick, BaseFrame):
+        work.add(case.kick.build(shell, lines, under))
+    else:
+        work.add(case.kick.build(shell, lines))
+    for school in (case.bottom, case.top, case.back):
+        work.add(school.build(shell, lines))
+    inside, layout = fill(case.inside, _space(case, shell, lines, work))
+    work.add(inside)
+    work.add(case.frame.build(shell, lines, layout))
+    work.add(case.fronts.build(shell, lines))
+    work.add(cutouts.cut(shell, case.cutouts, work.parts))
+    check_channels(shell, work.cuts)
+    parts = tuple(
+        replace(
+            part,
+            cuts=part.cuts + tuple(work.cuts.get(part.role, ())),
+            holes=part.holes + tuple(work.holes.get(part.role, ())),
+        )
+        for part in work.parts
+    )
+    lifted = case.kick.foot(shell).length != ZERO
+    to_floor = isinstance(case.frame, FaceFrame) and case.frame.stands_on_floor
+    hardware: Counter[str] = Counter()
+    for name, pieces in work.hardware:
+        hardware[name] += pieces
+    return Assembly(
+        letter=case.letter,
+        outside=(shell.over_sides, shell.height, shell.depth),
+        parts=scribed(shell, case.scribes, parts),
+        sums=(shell.width, shell.height, shell.depth, *_known(lines), *work.sums),
+        proud=case.frame.proud,
+        rests_on=lines.line.length if lifted and not to_floor else ZERO,
+        hardware=tuple((name, pieces) for name, pieces in hardware.items() if pieces),
+        bays=tuple(work.bays),
+    )
+
+
+def _known(lines: Lines) -> list[Reckoned]:
+    numbers = (lines.line, lines.floor, lines.floor_top, lines.ceiling, lines.clear_depth, lines.side_depth)
+    return [number for number in numbers if number.key]
+
+
+def _shell(case: Case, rack: Rack, units: Units, book: Book, width: Reckoned | None) -> Shell:
     shell = Shell(
         letter=case.letter,
         book=book,
@@ -48,36 +102,76 @@ def build(
         goods=rack.sheet_goods(case.goods),
         edging=rack.edging(case.edging),
     )
-    interior = _interior(case, shell)
-    work = sides.build(shell)
-    for school in (case.kick, case.bottom, case.top, case.back, case.shelves, case.fronts):
-        work.add(school.build(shell, interior))
-    parts = tuple(
-        replace(
-            part,
-            cuts=part.cuts + tuple(work.cuts.get(part.role, ())),
-            holes=part.holes + tuple(work.holes.get(part.role, ())),
-        )
-        for part in work.parts
-    )
-    outside = (shell.over_sides, shell.height, shell.depth)
-    sums = (
-        shell.width,
-        shell.height,
-        shell.depth,
-        interior.clear_depth,
-        interior.floor_top,
-        interior.ceiling,
-        *work.sums,
-    )
-    return Assembly(case.letter, outside, parts, sums)
+    mid_stile = case.frame.mid_stile if isinstance(case.frame, FaceFrame) else ZERO
+    return replace(shell, frame=case.frame.thickness(shell), mid_stile=mid_stile, proud=case.frame.proud)
 
 
-def _interior(case: Case, shell: Shell) -> Interior:
-    floor = case.kick.floor(shell)
-    bottom = shell.goods.reckoned_thickness("bottom thickness", shell.units)
-    floor_top = shell.book.named(floor + bottom, "top of the bottom", "floor")
-    ceiling = case.top.ceiling(shell)
+def _lines(case: Case, shell: Shell) -> Lines:
+    """Return the lines the schools agree on.
+
+    Raises:
+        SizeImpossible: if a bottom is to lie under sides that reach further down.
+    """
+    book = shell.book
+    base_foot, line = case.kick.foot(shell), case.kick.line(shell)
+    floor = case.frame.floor(shell, line)
+    thickness = shell.goods.reckoned_thickness("bottom thickness", shell.units)
+    floor_top = book.named(floor + thickness if floor.length else thickness.times(1), "top of the bottom", "floor")
+    foot = base_foot
+    if isinstance(case.bottom.joint, LaidOver):
+        if base_foot.length != floor.length:
+            raise shell.refuse(
+                "bottom under the sides", "the sides go on below it", "Take dadoes, or another base, or no face frame."
+            )
+        foot = floor_top
+    ceiling, side_top = case.top.ceiling(shell), case.top.side_top(shell)
     clear = ceiling.length - floor_top.length
     shell.need(clear, shell.thickness.length, "clear height inside", "Make the case higher or the kick lower.")
-    return Interior(floor, floor_top, ceiling, case.back.clear_depth(shell))
+    stands_on_bottom = isinstance(case.bottom.joint, LaidOver) and not case.back.over_edges
+    return Lines(
+        foot=foot,
+        line=line,
+        floor=floor,
+        floor_top=floor_top,
+        ceiling=ceiling,
+        side_top=side_top,
+        clear_depth=case.back.clear_depth(shell),
+        side_depth=case.back.side_depth(shell),
+        back_foot=floor_top if stands_on_bottom else floor,
+        top=case.top.role,
+        nailer=case.top.nailer,
+    )
+
+
+def _space(case: Case, shell: Shell, lines: Lines, work: Work) -> Space:
+    total = lines.ceiling - lines.floor_top
+    height = shell.book.named(total, "clear height", "inside.height")
+    return Space(
+        shell=shell,
+        lines=lines,
+        path="inside",
+        tag="",
+        left=LEFT,
+        right=RIGHT,
+        x=shell.thickness.length,
+        width=shell.inside,
+        floor="bottom",
+        bottom=lines.floor_top,
+        ceiling=lines.top,
+        top=lines.ceiling,
+        height=height,
+        depth=lines.clear_depth,
+        obstacles=tuple(work.obstacles),
+        frame_over=_frame_over(case, shell),
+    )
+
+
+def _frame_over(case: Case, shell: Shell) -> tuple[Length, Length]:
+    """How far the outer stiles reach beyond the sides' inner faces."""
+    if not isinstance(case.frame, FaceFrame):
+        return ZERO, ZERO
+    over = []
+    for stile in (case.frame.left, case.frame.right):
+        covered = stile.width if stile.neighbours else stile.width - stile.proud
+        over.append(max(ZERO, covered - shell.thickness.length))
+    return over[0], over[1]

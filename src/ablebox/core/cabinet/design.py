@@ -2,7 +2,7 @@
 """The design of one case: outside sizes, stock, and the school of each of its parts.
 
 To add a school: write its module beside the others in ``case`` or ``fronts``, add its record
-to the matching line of ``SCHOOLS``, and widen the field's type below to ``Old | New``.
+to the matching line of ``SCHOOLS``, and widen the field's type below.
 """
 
 from __future__ import annotations
@@ -10,22 +10,75 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 
 from ..case.back_grooved import GroovedBack
-from ..case.bottom_dado import DadoBottom
+from ..case.back_laid_on import LaidOnBack
+from ..case.back_none import NoBack
+from ..case.back_rabbeted import RabbetedBack
+from ..case.back_thick import ThickBack
+from ..case.base_casters import Casters
+from ..case.base_feet import Feet
+from ..case.base_frame import BaseFrame
+from ..case.base_hung import Hung
+from ..case.base_legs import Legs
+from ..case.base_skirt import Skirt
+from ..case.bottom import Bottom
+from ..case.cutouts import Cutout
+from ..case.frame.face_frame import FaceFrame
+from ..case.frame.fastened import FastenedFrame
+from ..case.frame.half_lap import HalfLap
+from ..case.frame.none import Frameless
+from ..case.frame.tenon import Tenon
+from ..case.inside.false_bottom import FalseBottom
+from ..case.inside.hanging_rod import HangingRod
+from ..case.inside.layout import Bay, Columns, Inside, Rows
+from ..case.inside.pull_out import PullOut
+from ..case.inside.shelves_on_pins import PinShelves
+from ..case.inside.sloping import SlopingShelves
+from ..case.inside.slots import Slots
+from ..case.joint.butt import Butt
+from ..case.joint.dado import Dado
+from ..case.joint.over import LaidOver
+from ..case.joint.rabbet import Rabbet
 from ..case.kick_notched import NotchedKick
-from ..case.shelves_on_pins import PinShelves
+from ..case.scribe import Scribe
+from ..case.top_full import FullTop
+from ..case.top_none import NoTop
 from ..case.top_stretchers import TwoStretchers
 from ..fronts.door_pair import DoorPair
+from ..fronts.none import NoFronts
 from ..lengths import Length, inches
+
+Frame = Frameless | FaceFrame
+Kick = NotchedKick | BaseFrame | Feet | Skirt | Legs | Casters | Hung
+Top = TwoStretchers | FullTop | NoTop
+Back = GroovedBack | LaidOnBack | RabbetedBack | ThickBack | NoBack
+Fronts = DoorPair | NoFronts
 
 #: For each thing a case has: the name a school has in files -> its record.
 SCHOOLS: dict[str, dict[str, type]] = {
-    "kick": {"notched": NotchedKick},
-    "bottom": {"dado": DadoBottom},
-    "top": {"two-stretchers": TwoStretchers},
-    "back": {"groove": GroovedBack},
-    "shelves": {"pins": PinShelves},
-    "fronts": {"door-pair": DoorPair},
-}
+    "frame": {"frameless": Frameless, "face-frame": FaceFrame},
+    "kick": {
+        "notched": NotchedKick, "base-frame": BaseFrame, "feet": Feet, "skirt": Skirt, "legs": Legs,
+        "casters": Casters, "hung": Hung,
+    },
+    "bottom": {"bottom": Bottom},
+    "top": {"stretchers": TwoStretchers, "full": FullTop, "none": NoTop},
+    "back": {
+        "groove": GroovedBack, "laid-on": LaidOnBack, "rabbet": RabbetedBack, "thick": ThickBack, "none": NoBack,
+    },
+    "inside": {"bay": Bay, "columns": Columns, "rows": Rows},
+    "fitting": {
+        "pins": PinShelves, "slots": Slots, "rod": HangingRod, "sloping": SlopingShelves, "pull-out": PullOut,
+        "false-bottom": FalseBottom,
+    },
+    "joint": {"butt": Butt, "dado": Dado, "rabbet": Rabbet, "over": LaidOver},
+    "frame-joint": {"fastened": FastenedFrame, "half-lap": HalfLap, "tenon": Tenon},
+    "fronts": {"door-pair": DoorPair, "open": NoFronts},
+}  # fmt: skip
+
+
+def one_bay() -> Bay:
+    """Return an inside with one adjustable shelf."""
+    return Bay((PinShelves(),))
 
 
 @dataclass(frozen=True, slots=True)
@@ -35,19 +88,24 @@ class Case:
     Args:
         letter: its letter: A, B, C.
         name: what it is called.
-        width: outside width, used unless the width follows from the alcove.
-        height: outside height, kick included.
-        depth: outside depth, without doors.
+        width: outside width over the sides, used unless the width follows from the alcove.
+        height: outside height, whatever it stands on included.
+        depth: outside depth, face frame included, without doors.
         follows: whether the width follows from the alcove.
         in_alcove: whether it stands in the alcove.
         goods: code of the carcass stock.
         edging: code of the band on the carcass' seen edges; empty for bare edges.
-        kick: the toe kick.
+        frame: what stands before the carcass.
+        kick: what it stands on.
         bottom: the bottom.
         top: the top.
         back: the back.
-        shelves: the shelves.
+        inside: how it is divided and fitted.
         fronts: the fronts.
+        cutouts: openings through the back.
+        scribes: edges that follow what was measured.
+        load: what a shelf carries, a row of the catalogue of loads.
+        turned: quarter turns to the left in which it stands, as in an island.
     """
 
     letter: str
@@ -59,13 +117,20 @@ class Case:
     in_alcove: bool = True
     goods: str = "case"
     edging: str = "veneer"
-    kick: NotchedKick = field(default_factory=NotchedKick)
-    bottom: DadoBottom = field(default_factory=DadoBottom)
-    top: TwoStretchers = field(default_factory=TwoStretchers)
-    back: GroovedBack = field(default_factory=GroovedBack)
-    shelves: PinShelves = field(default_factory=PinShelves)
-    fronts: DoorPair = field(default_factory=DoorPair)
+    frame: Frame = field(default_factory=Frameless)
+    kick: Kick = field(default_factory=NotchedKick)
+    bottom: Bottom = field(default_factory=Bottom)
+    top: Top = field(default_factory=TwoStretchers)
+    back: Back = field(default_factory=GroovedBack)
+    inside: Inside = field(default_factory=one_bay)
+    fronts: Fronts = field(default_factory=DoorPair)
+    cutouts: tuple[Cutout, ...] = ()
+    scribes: tuple[Scribe, ...] = ()
+    load: str = "kitchen"
+    turned: int = 0
 
     def __post_init__(self) -> None:
         if not (self.letter.isascii() and self.letter.isalpha() and self.letter.isupper() and len(self.letter) <= 2):
             raise ValueError("a case's letter is A to Z, or AA to ZZ")
+        if not 0 <= self.turned <= 3:
+            raise ValueError("a case stands in 0 to 3 quarter turns")

@@ -1,9 +1,9 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""Back in a groove, with a hanging rail behind it.
+"""Back in a groove, with hanging rails behind it.
 
 The groove is set in from the back edge by the thickness of the rail; bottom, shelf and
-stretchers stop in front of it. Back = W - 2t + 2 x groove depth - play, the play 1/16 in
-(common practice). A thin back carries no load: the case is fastened through the rail.
+top stop in front of it. Back = W - 2t + 2 x groove depth - play, the play 1/16 in
+(common practice). A thin back carries no load: the case is fastened through the rails.
 """
 
 from __future__ import annotations
@@ -13,8 +13,9 @@ from dataclasses import dataclass
 from ..assembly.part import CutKind, Face, Placed
 from ..lengths import ZERO, Length, inches, millimetres
 from ..reckoning import Reckoned
-from ..stock import Grain
-from .shell import Interior, Shell, Work
+from .fields import option, size, stock
+from .rails import rails
+from .shell import Lines, Shell, Work
 
 
 @dataclass(frozen=True, slots=True)
@@ -25,30 +26,41 @@ class GroovedBack:
         goods: code of its stock.
         groove: how deep the grooves are.
         play: what is taken off its width, over both sides, so that it slides in.
-        rail: width of the hanging rail, floor to top.
+        rail: width of the hanging rails, floor to top.
+        lower_rail: whether there is one at the bottom as well.
     """
 
-    goods: str = "back"
-    groove: Length = inches("1/4")
-    play: Length = inches("1/16")
-    rail: Length = inches("3 1/2")
+    goods: str = stock("stock of the back", "back")
+    groove: Length = size("groove depth", inches("1/4"))
+    play: Length = size("play, to slide it in", inches("1/16"), zero=True)
+    rail: Length = size("hanging rail width", inches("3 1/2"))
+    lower_rail: bool = option("a rail at the bottom as well", False)
+
+    words = "in a groove"
+    over_edges = False
+    hangs = True
 
     def _thickness(self, shell: Shell) -> Reckoned:
         return shell.rack.sheet_goods(self.goods).reckoned_thickness("back thickness", shell.units)
 
+    def side_depth(self, shell: Shell) -> Reckoned:
+        """Return the depth of the sides: all of the carcass'."""
+        return shell.carcass_depth
+
     def clear_depth(self, shell: Shell) -> Reckoned:
-        """Return the depth from the front edge to the back's face.
+        """Return the depth from the carcass' front edge to the back's face.
 
         Raises:
             SizeImpossible: if nothing is left in front of the back.
         """
         rail = shell.goods.reckoned_thickness("hanging rail thickness", shell.units)
-        depth = shell.book.named(shell.depth - rail - self._thickness(shell), "clear depth", "inside.depth")
+        total = shell.carcass_depth - rail - self._thickness(shell)
+        depth = shell.book.named(total, "clear depth", "inside.depth")
         shell.need(depth.length, inches(1), "clear depth", "Make the case deeper or its stock thinner.")
         return depth
 
-    def build(self, shell: Shell, interior: Interior) -> Work:
-        """Return back, hanging rail and grooves.
+    def build(self, shell: Shell, lines: Lines) -> Work:
+        """Return back, hanging rails and grooves.
 
         Raises:
             SizeImpossible: if the groove would go through the side, or the play empty it.
@@ -57,60 +69,33 @@ class GroovedBack:
         side_left = shell.thickness.length - self.groove
         shell.need(side_left, millimetres(1), "wood left under the back's groove", "Make the groove shallower.")
         held = self.groove - self.play.share(2)[0]
-        shell.need(
-            held, millimetres(1), "what the groove holds of the back", "Make the groove deeper or the play less."
-        )
-        rail_room = shell.height.length - interior.floor.length - self.rail
-        shell.need(rail_room, ZERO, "room for the hanging rail", "Make the rail narrower or the case higher.")
-        shell.need(self.rail, inches("1/2"), "hanging rail width", "Type a width, such as 3 1/2 in.")
-
-        work = Work()
-        self._add_back(shell, interior, work)
-        self._add_rail(shell, work)
+        remedy = "Make the groove deeper or the play less."
+        shell.need(held, millimetres(1), "what the groove holds of the back", remedy)
+        count = 2 if self.lower_rail else 1
+        top, foot = lines.side_top.length, lines.back_foot.length
+        shell.need(top - foot - self.rail * count, ZERO, "room for the hanging rails", "Make the rails narrower.")
+        work = self._back(shell, lines)
+        heights = [("rail", top - self.rail)]
+        if self.lower_rail:
+            heights.append(("rail.lower", foot))
+        y = shell.front + shell.carcass_depth.length - shell.thickness.length
+        work.add(rails(shell, self.rail, y, tuple(heights), False))
         return work
 
-    def _add_back(self, shell: Shell, interior: Interior, work: Work) -> None:
+    def _back(self, shell: Shell, lines: Lines) -> Work:
         book, thickness = shell.book, self._thickness(shell)
         groove = book.chosen(self.groove, "groove depth", "back.groove")
         play = book.chosen(self.play, "play, to slide it in", "back.play")
         width = book.named(shell.inside + groove.times(2) - play, "back, width", "back/width")
-        height = book.named(shell.height - interior.floor, "back, length", "back/length")
+        height = book.named(lines.side_top - lines.back_foot, "back, length", "back/length")
         left_play = self.play.share(2)[0]
-        face = interior.clear_depth.length
+        face = shell.front + lines.clear_depth.length
         reach = (face, face + thickness.length)
-        rise = (interior.floor.length, shell.height.length)
-        work.sums += [groove, play]
+        rise = (lines.back_foot.length, lines.side_top.length)
+        work = Work(sums=[groove, play])
         work.cut_both_sides(shell, CutKind.GROOVE, "for the back", reach, rise, self.groove, left_play)
+        corner = (shell.thickness.length - self.groove + left_play, face, lines.back_foot.length)
         work.parts.append(
-            Placed(
-                "back",
-                "back",
-                self.goods,
-                height,
-                width,
-                thickness,
-                (2, 0, 1),
-                (shell.thickness.length - self.groove + left_play, face, interior.floor.length),
-                shows=Face.FRONT,
-            )
+            Placed("back", "back", self.goods, height, width, thickness, (2, 0, 1), corner, shows=Face.FRONT)
         )
-
-    def _add_rail(self, shell: Shell, work: Work) -> None:
-        book, thickness = shell.book, shell.thickness
-        length = book.named(shell.inside, "hanging rail, length", "rail/length")
-        chosen = book.chosen(self.rail, "hanging rail width", "rail.width")
-        width = book.named(chosen, "hanging rail, width", "rail/width")
-        work.sums.append(chosen)
-        work.parts.append(
-            Placed(
-                "rail",
-                "hanging rail",
-                shell.goods.code,
-                length,
-                width,
-                thickness,
-                (0, 2, 1),
-                (thickness.length, shell.depth.length - thickness.length, shell.height.length - self.rail),
-                grain=Grain.ANY,
-            )
-        )
+        return work

@@ -2,7 +2,7 @@
 """Toe kick, notched school: the sides reach the floor and are notched, a kick board stands behind.
 
 The fewest parts there can be, but each case is levelled alone. Usual size 4 in high and
-3 in deep (common practice).
+3 in deep (common practice). An island is notched and closed at the back as well.
 """
 
 from __future__ import annotations
@@ -11,8 +11,9 @@ from dataclasses import dataclass
 
 from ..assembly.part import CutKind, Face, Placed
 from ..lengths import ZERO, Length, inches
-from ..reckoning import Reckoned
-from .shell import Interior, Shell, Work
+from ..reckoning import NOTHING, Reckoned
+from .fields import option, size
+from .shell import Lines, Shell, Work
 
 
 @dataclass(frozen=True, slots=True)
@@ -20,15 +21,23 @@ class NotchedKick:
     """Choices of the notched toe kick.
 
     Args:
-        height: from the floor to the underside of the bottom.
+        height: from the floor to the underside of the bottom, or to the frame's lower edge.
         depth: from the front edge of the sides to the kick board's face.
+        both_sides: whether the back is notched and closed in the same way.
     """
 
-    height: Length = inches(4)
-    depth: Length = inches(3)
+    height: Length = size("toe kick height", inches(4))
+    depth: Length = size("toe kick depth", inches(3))
+    both_sides: bool = option("also at the back", False)
 
-    def floor(self, shell: Shell) -> Reckoned:
-        """Return the height of the bottom's underside.
+    words = "notched"
+
+    def foot(self, shell: Shell) -> Reckoned:
+        """Return the height of the sides' lower ends: they stand on the floor."""
+        return NOTHING
+
+    def line(self, shell: Shell) -> Reckoned:
+        """Return the height of the lower edge of the face.
 
         Raises:
             SizeImpossible: if there is nothing to notch.
@@ -37,28 +46,30 @@ class NotchedKick:
         shell.need(self.depth, inches("1/2"), "toe kick depth", "Type the depth of the kick, such as 3 in.")
         return shell.book.chosen(self.height, "toe kick height", "kick.height")
 
-    def build(self, shell: Shell, interior: Interior) -> Work:
-        """Return the kick board and the notches."""
-        thickness = shell.thickness.length
-        room = interior.clear_depth.length - self.depth - thickness
+    def build(self, shell: Shell, lines: Lines) -> Work:
+        """Return the kick board and the notches.
+
+        Raises:
+            SizeImpossible: if the case is not deep enough.
+        """
+        thickness, front = shell.thickness.length, shell.front
+        boards = 2 if self.both_sides else 1
+        room = lines.clear_depth.length - (self.depth + thickness) * boards
         shell.need(room, ZERO, "room behind the toe kick", "Make the kick shallower or the case deeper.")
-        work = Work(sums=[interior.floor, shell.book.chosen(self.depth, "toe kick depth", "kick.depth")])
-        work.cut_both_sides(
-            shell, CutKind.NOTCH, "for the toe kick", (ZERO, self.depth), (ZERO, self.height), thickness
-        )
+        chosen = shell.book.chosen(self.depth, "toe kick depth", "kick.depth")
+        work = Work(sums=[lines.line, chosen])
+        deep = lines.side_depth.length
         length = shell.book.named(shell.inside, "kick board, length", "kick/length")
-        width = shell.book.named(interior.floor, "kick board, width", "kick/width")
-        work.parts.append(
-            Placed(
-                "kick",
-                "kick board",
-                shell.goods.code,
-                length,
-                width,
-                shell.thickness,
-                (0, 2, 1),
-                (thickness, self.depth, ZERO),
-                shows=Face.FRONT,
+        width = shell.book.named(lines.floor, "kick board, width", "kick/width")
+        rows = [("kick", "kick board", ZERO, self.depth)]
+        if self.both_sides:
+            rows.append(("kick.back", "kick board", deep - self.depth, deep - self.depth - thickness))
+        for role, name, notch, at in rows:
+            reach = (front + notch, front + notch + self.depth)
+            work.cut_both_sides(shell, CutKind.NOTCH, "for the toe kick", reach, (ZERO, self.height), thickness)
+            corner = (thickness, front + at, ZERO)
+            seen = Face.FRONT if role == "kick" else Face.BACK
+            work.parts.append(
+                Placed(role, name, shell.goods.code, length, width, shell.thickness, (0, 2, 1), corner, shows=seen)
             )
-        )
         return work

@@ -5,7 +5,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass, field
 
-from ..assembly.part import Cut, CutKind, Face, Holes, Placed
+from ..assembly.part import BaySpace, Cut, CutKind, Face, Holes, Placed
 from ..assembly.solid import Box
 from ..errors import SizeImpossible
 from ..lengths import ZERO, Length
@@ -25,11 +25,14 @@ class Shell:
         book: names sums and lets measurements overrule them.
         units: how lengths are written in refusals.
         rack: what it may be built from.
-        width: outside width, as designed.
-        height: outside height.
-        depth: outside depth, without doors.
+        width: outside width over the sides, as designed.
+        height: outside height, whatever it stands on included.
+        depth: outside depth, face frame included, without doors.
         goods: stock of the carcass.
         edging: band of the carcass' seen edges; ``None`` for bare edges.
+        frame: thickness of the face frame before the carcass; ``None`` for a frameless case.
+        mid_stile: width of the frame's stiles before partitions; 0 for a frameless case.
+        proud: how far the frame stands beyond the left and the right side.
     """
 
     letter: str
@@ -41,11 +44,26 @@ class Shell:
     depth: Reckoned
     goods: SheetGoods
     edging: Edging | None
+    frame: Reckoned | None = None
+    mid_stile: Length = ZERO
+    proud: tuple[Length, Length] = (ZERO, ZERO)
 
     @property
     def thickness(self) -> Reckoned:
         """Thickness of the carcass stock."""
         return self.goods.reckoned_thickness("side thickness", self.units)
+
+    @property
+    def front(self) -> Length:
+        """Where the carcass begins, behind the face frame if there is one."""
+        return self.frame.length if self.frame else ZERO
+
+    @property
+    def carcass_depth(self) -> Reckoned:
+        """Depth of the carcass alone."""
+        if self.frame is None:
+            return self.depth
+        return self.book.named(self.depth - self.frame, "carcass depth", "carcass.depth")
 
     @property
     def inside(self) -> Reckoned:
@@ -62,8 +80,8 @@ class Shell:
         return self.book.named(inside + self.thickness.times(2), "width over the sides", "width.built")
 
     def band(self, *faces: Face) -> tuple[tuple[Face, Edging], ...]:
-        """Return these faces banded with the carcass edging, if it has one."""
-        return tuple((face, self.edging) for face in faces) if self.edging else ()
+        """Return these faces banded with the carcass edging; behind a face frame edges stay bare."""
+        return tuple((face, self.edging) for face in faces) if self.edging and self.frame is None else ()
 
     def refuse(self, what: str, why: str, remedy: str) -> SizeImpossible:
         """Return the error for a case that cannot be built."""
@@ -83,20 +101,34 @@ class Shell:
 
 
 @dataclass(frozen=True, slots=True)
-class Interior:
-    """The lines inside a case that its schools agree on.
+class Lines:
+    """The lines of a case that its schools agree on; heights are above the ground, depths behind its front.
 
     Args:
-        floor: height of the bottom's underside above the ground.
+        foot: height of the sides' lower ends.
+        line: height of the lower edge of the face: where doors or the frame begin.
+        floor: height of the bottom's underside.
         floor_top: height of the bottom's upper face.
-        ceiling: height of the underside of whatever closes the top.
-        clear_depth: depth from the front edge to the back's face.
+        ceiling: height of the underside of whatever closes the top flat; the outside height if nothing does.
+        side_top: height of the sides' upper ends.
+        clear_depth: depth from the carcass' front edge to the back's face.
+        side_depth: depth of the sides from the carcass' front edge.
+        back_foot: height at which the back begins.
+        top: role of the part that closes the top and can take joints; empty if none does.
+        nailer: whether a stretcher on edge at the back already does what a hanging rail does.
     """
 
+    foot: Reckoned
+    line: Reckoned
     floor: Reckoned
     floor_top: Reckoned
     ceiling: Reckoned
+    side_top: Reckoned
     clear_depth: Reckoned
+    side_depth: Reckoned
+    back_foot: Reckoned
+    top: str
+    nailer: bool
 
 
 @dataclass(slots=True)
@@ -108,12 +140,22 @@ class Work:
         cuts: what it has cut into parts of other schools, by role.
         holes: what it has bored into them, by role.
         sums: sums worth looking up.
+        obstacles: boxes of its parts that others inside must be notched around or keep clear of, by name.
+        hardware: what is bought for it: name and count.
+        bays: clear spaces it leaves.
     """
 
     parts: list[Placed] = field(default_factory=list)
     cuts: dict[str, list[Cut]] = field(default_factory=dict)
     holes: dict[str, list[Holes]] = field(default_factory=dict)
     sums: list[Reckoned] = field(default_factory=list)
+    obstacles: list[tuple[str, Box]] = field(default_factory=list)
+    hardware: list[tuple[str, int]] = field(default_factory=list)
+    bays: list[BaySpace] = field(default_factory=list)
+
+    def cut(self, role: str, cut: Cut) -> None:
+        """Cut into a part of another school."""
+        self.cuts.setdefault(role, []).append(cut)
 
     def cut_both_sides(
         self,
@@ -125,7 +167,7 @@ class Work:
         depth: Length,
         play: Length = ZERO,
     ) -> None:
-        """Cut the same groove, dado or notch into the inner faces of both sides.
+        """Cut the same groove, dado, rabbet or notch into the inner faces of both sides.
 
         Args:
             shell: the case.
@@ -140,19 +182,30 @@ class Work:
         size = (depth, y[1] - y[0], z[1] - z[0])
         left = Box.at((thickness - depth, y[0], z[0]), size)
         right = Box.at((width - thickness, y[0], z[0]), size)
-        self.cuts.setdefault(LEFT, []).append(Cut(kind, name, left, Face.RIGHT, play))
-        self.cuts.setdefault(RIGHT, []).append(Cut(kind, name, right, Face.LEFT, play))
+        self.cut(LEFT, Cut(kind, name, left, Face.RIGHT, play))
+        self.cut(RIGHT, Cut(kind, name, right, Face.LEFT, play))
+
+    def bore(
+        self, role: str, face: Face, name: str, diameter: Length, depth: Length, centres: list[tuple[Length, ...]]
+    ) -> None:
+        """Bore holes into a face of a part; centres are (x, y, z)."""
+        points = tuple((x.ticks, y.ticks, z.ticks) for x, y, z in centres)
+        if points:
+            self.holes.setdefault(role, []).append(Holes(name, face, diameter, depth, points))
 
     def bore_both_sides(self, name: str, diameter: Length, depth: Length, centres: list[tuple[Length, Length]]) -> None:
         """Bore the same holes into the inner faces of both sides; centres are (y, z)."""
-        points = tuple((0, y.ticks, z.ticks) for y, z in centres)
-        self.holes.setdefault(LEFT, []).append(Holes(name, Face.RIGHT, diameter, depth, points))
-        self.holes.setdefault(RIGHT, []).append(Holes(name, Face.LEFT, diameter, depth, points))
+        points: list[tuple[Length, ...]] = [(ZERO, y, z) for y, z in centres]
+        self.bore(LEFT, Face.RIGHT, name, diameter, depth, points)
+        self.bore(RIGHT, Face.LEFT, name, diameter, depth, points)
 
     def add(self, other: Work) -> None:
         """Take in what another school has added."""
         self.parts += other.parts
         self.sums += other.sums
+        self.obstacles += other.obstacles
+        self.hardware += other.hardware
+        self.bays += other.bays
         for role, cuts in other.cuts.items():
             self.cuts.setdefault(role, []).extend(cuts)
         for role, holes in other.holes.items():

@@ -4,6 +4,7 @@
 from __future__ import annotations
 
 from ..assembly.part import Assembly, Hand, Placed
+from ..assembly.solid import Box
 from ..lengths import TICKS_PER_MM, Length
 from ..parts.listing import Part
 from ..reckoning import Reckoned
@@ -24,6 +25,10 @@ def _dimension(
     return Dimension(across, start, end, base, level, text, number.key, field)
 
 
+def _mm(ticks: int) -> float:
+    return ticks / TICKS_PER_MM
+
+
 def elevation(made: Made, letter: str, open_doors: bool = False) -> Drawing:
     """Return the case from the front.
 
@@ -35,37 +40,40 @@ def elevation(made: Made, letter: str, open_doors: bool = False) -> Drawing:
     assembly = made.assembly(letter)
     codes = codes_by_role(made.parts, letter)
     drawing = Drawing(f"Case {letter}, front")
+    closed = not open_doors and any(part.stands == "front" for part in assembly.parts)
     for part in sorted(assembly.parts, key=lambda part: -part.box.high[1]):
-        if open_doors and part.role.startswith("door"):
+        if part.stands == "front" and open_doors:
             continue
         _front_of(drawing, part, f"part:{codes[part.role]}")
     width, height, _ = assembly.outside
     w, h = width.length.mm, height.length.mm
-    kick = made.numbers[f"{letter}/kick.height"]
+    left, right = (proud.mm for proud in assembly.proud)
     drawing.add(
-        Path(((-40, 0), (w + 40, 0)), "quiet", 1.2),
+        Path(((-40 - left, 0), (w + 40 + right, 0)), "quiet", 1.2),
         _dimension(made, width, True, 0, w, h, 1.05),
-        _dimension(made, height, False, 0, h, 0, -1.1),
-        _dimension(made, kick, False, 0, kick.length.mm, w, 1.05),
+        _dimension(made, height, False, 0, h, -left, -1.1),
     )
-    if open_doors:
-        _inside_dimensions(made, drawing, letter)
-    else:
+    line = made.numbers.get(f"{letter}/kick.height")
+    if line is not None:
+        drawing.add(_dimension(made, line, False, 0, line.length.mm, w + right, 1.05))
+    if closed:
         _door_dimensions(made, drawing, assembly)
+    else:
+        _inside_dimensions(made, drawing, assembly)
     return drawing
 
 
 def _front_of(drawing: Drawing, part: Placed, hot: str) -> None:
     x0, x1 = (Length(t).mm for t in part.box.span(0))
     y0, y1 = (Length(t).mm for t in part.box.span(2))
-    if part.role == "kick":
+    if part.role == "kick" or part.role == "base.front":
         drawing.add(Area(x0, y0, x1 - x0, y1 - y0, "shade", "ink", 0.9, "", hot))
         return
     face_on = part.axes[2] == 1
-    pattern = ("grain-y" if part.axes[0] == 2 else "grain-x") if face_on else "plies-x"
+    pattern = ("grain-y" if part.axes[0] == 2 else "grain-x") if face_on else "plies-x" if part.axes[2] == 2 else ""
     fill = "wood" if face_on else "wood-edge"
     drawing.add(Area(x0, y0, x1 - x0, y1 - y0, fill, "ink", 1.1, pattern, hot))
-    if part.role.startswith("door"):
+    if part.stands == "front" and part.hand is not Hand.NONE:
         hinge, free = (x0, x1) if part.hand is Hand.LEFT else (x1, x0)
         middle = (y0 + y1) / 2
         drawing.add(Path(((free, y0), (hinge, middle), (free, y1)), "grain", 0.8, True))
@@ -75,63 +83,150 @@ def _front_of(drawing: Drawing, part: Placed, hot: str) -> None:
 
 def _door_dimensions(made: Made, drawing: Drawing, assembly: Assembly) -> None:
     letter, numbers = assembly.letter, made.numbers
-    left, right = assembly.part("door.left"), assembly.part("door.right")
+    doors = {part.role: part for part in assembly.parts if part.stands == "front"}
+    if "door.left" not in doors:
+        return
+    left, right = doors["door.left"], doors["door.right"]
     x0, x1 = (Length(t).mm for t in left.box.span(0))
     drawing.add(_dimension(made, left.width, True, x0, x1, 0, -0.8, field=False))
     z0, z1 = (Length(t).mm for t in left.box.span(2))
-    w = assembly.outside[0].length.mm
-    drawing.add(_dimension(made, left.length, False, z0, z1, w, 1.05, field=False))
-    gap = numbers[f"{letter}/doors.gap"]
+    beyond = assembly.outside[0].length.mm + assembly.proud[1].mm
+    drawing.add(_dimension(made, left.length, False, z0, z1, beyond, 1.05, field=False))
+    gap = numbers[f"{letter}/fronts.gap"]
     x2, x3 = Length(left.box.high[0]).mm, Length(right.box.low[0]).mm
     drawing.add(_dimension(made, gap, True, x2, x3, 0, -0.8))
 
 
-def _inside_dimensions(made: Made, drawing: Drawing, letter: str) -> None:
-    assembly = made.assembly(letter)
-    inside = made.numbers[f"{letter}/inside.width"]
+def _inside_dimensions(made: Made, drawing: Drawing, assembly: Assembly) -> None:
+    """The clear width of each bay below the case, its clear height beside it, where they are whole columns or rows."""
+    letter, numbers = assembly.letter, made.numbers
+    inside = numbers[f"{letter}/inside.width"]
     t = assembly.part("side.left").thickness.length.mm
-    floor, ceiling = made.numbers[f"{letter}/floor"], made.numbers[f"{letter}/ceiling"]
-    middle = (floor.length.mm + ceiling.length.mm) / 2
-    drawing.add(_dimension(made, inside, True, t, t + inside.length.mm, middle + 40, 0, field=False))
+    beyond = assembly.outside[0].length.mm + assembly.proud[1].mm
+    widths = [(f"{letter}/inside.widths.{i}", bays) for i, bays in _split(assembly, 0)]
+    heights = [(f"{letter}/inside.heights.{i}", bays) for i, bays in _split(assembly, 2)]
+    for key, box in widths:
+        if key in numbers:
+            drawing.add(_dimension(made, numbers[key], True, _mm(box.low[0]), _mm(box.high[0]), 0, -0.8))
+    if not any(key in numbers for key, _ in widths):
+        drawing.add(_dimension(made, inside, True, t, t + inside.length.mm, 0, -0.8, field=False))
+    for key, box in heights:
+        if key in numbers:
+            drawing.add(_dimension(made, numbers[key], False, _mm(box.low[2]), _mm(box.high[2]), beyond, 1.05))
+
+
+def _split(assembly: Assembly, axis: int) -> list[tuple[int, Box]]:
+    """Return the spaces of the first division of the inside, each as the box around its bays."""
+    found: dict[int, Box] = {}
+    for bay in assembly.bays:
+        steps = bay.path.split(".")
+        if len(steps) < 3 or steps[1] != "bays":
+            continue
+        at = int(steps[2])
+        old = found.get(at, bay.box)
+        low = [min(a, b) for a, b in zip(old.low, bay.box.low, strict=True)]
+        high = [max(a, b) for a, b in zip(old.high, bay.box.high, strict=True)]
+        found[at] = Box((low[0], low[1], low[2]), (high[0], high[1], high[2]))
+    boxes = sorted(found.items())
+    moving = len({box.low[axis] for _, box in boxes}) > 1
+    return boxes if moving else []
 
 
 def section(made: Made, letter: str) -> Drawing:
-    """Return the case cut through from front to back, seen from the side."""
+    """Return the case cut through from front to back in the middle of its first bay, seen from the left."""
     assembly = made.assembly(letter)
     codes = codes_by_role(made.parts, letter)
     numbers = made.numbers
     drawing = Drawing(f"Case {letter}, section")
-    middle = assembly.outside[0].length.ticks // 3
-    side = assembly.part("side.left")
-    found = cut_rects(side, "side", side.box.low[0])
-    if found is not None:
-        drawing.add(*outline(*found, "wood", "", "quiet", 0.8))
-        rect = found[0]
-        drawing.add(Area(rect[0] / TICKS_PER_MM, rect[2] / TICKS_PER_MM, (rect[1] - rect[0]) / TICKS_PER_MM,
-                         (rect[3] - rect[2]) / TICKS_PER_MM, "", "", 0, "", f"part:{codes[side.role]}"))  # fmt: skip
-    for holes in side.holes:
-        for _, y, z in holes.centres:
-            drawing.add(Circle(y / TICKS_PER_MM, z / TICKS_PER_MM, holes.diameter.mm / 2, "card", "quiet", 0.9))
+    at = _section_at(assembly)
+    behind = _behind(assembly, at)
+    for side in behind:
+        found = cut_rects(side, "side", side.box.low[0])
+        if found is not None:
+            drawing.add(*outline(*found, "wood", "", "quiet", 0.8))
+            x0, x1, y0, y1 = (_mm(t) for t in found[0])
+            drawing.add(Area(x0, y0, x1 - x0, y1 - y0, "", "", 0, "", f"part:{codes[side.role]}"))
+        for holes in side.holes:
+            if holes.face.value == (0, -1):
+                for _, y, z in holes.centres:
+                    drawing.add(Circle(_mm(y), _mm(z), holes.diameter.mm / 2, "card", "quiet", 0.9))
     for part in assembly.parts:
-        if part is not side:
-            drawing.add(*cut_part(part, "side", middle, f"part:{codes[part.role]}"))
+        if part not in behind:
+            drawing.add(*_cut(part, "side", at, f"part:{codes[part.role]}"))
     _, height, depth = assembly.outside
     h, d = height.length.mm, depth.length.mm
-    front = min(Length(part.box.low[1]).mm for part in assembly.parts)
-    kick = numbers[f"{letter}/kick.depth"]
-    rail = numbers[f"{letter}/rail.width"]
-    stretcher = numbers[f"{letter}/stretcher.width"]
+    front = min(_mm(part.box.low[1]) for part in assembly.parts)
+    drawing.add(Path(((front - 20, 0), (d + 30, 0)), "quiet", 1.2), _dimension(made, depth, True, 0, d, h, 1.9))
+    carcass = _mm(assembly.part("side.left").box.low[1])
     clear = numbers[f"{letter}/inside.depth"]
-    stretch = assembly.part("stretcher.front").box
-    drawing.add(
-        Path(((front - 20, 0), (d + 30, 0)), "quiet", 1.2),
-        _dimension(made, depth, True, 0, d, h, 1.9),
-        _dimension(made, stretcher, True, 0, Length(stretch.high[1]).mm, h, 0.9),
-        _dimension(made, kick, True, 0, kick.length.mm, 0, -0.8),
-        _dimension(made, rail, False, h - rail.length.mm, h, d, 0.7),
-        _dimension(made, clear, True, 0, clear.length.mm, h * 0.42, 0, field=False),
-    )
+    drawing.add(_dimension(made, clear, True, carcass, carcass + clear.length.mm, h * 0.42, 0, field=False))
+    _section_dimensions(made, drawing, assembly, carcass)
     return drawing
+
+
+def _section_at(assembly: Assembly) -> int:
+    if not assembly.bays:
+        return assembly.outside[0].length.ticks // 3
+    box = assembly.bays[0].box
+    return box.low[0] + (box.high[0] - box.low[0]) * 2 // 5
+
+
+def _behind(assembly: Assembly, at: int) -> list[Placed]:
+    """Return the uprights that are seen beyond the cut: the nearest at the right."""
+    uprights = [part for part in assembly.parts if part.axes[2] == 0 and part.role.startswith(("side", "partition"))]
+    beyond = sorted((part for part in uprights if part.box.low[0] > at), key=lambda part: -part.box.low[0])
+    return beyond
+
+
+def _cut(part: Placed, way: str, at: int, hot: str) -> list[Area | Path | Circle]:
+    """Return a part where a plane cuts it; a sloping shelf as the slanting plank it is."""
+    if part.tilt is None or way != "side":
+        return cut_part(part, way, at, hot)  # type: ignore[return-value]
+    if not part.box.low[0] <= at < part.box.high[0]:
+        return []
+    corners = tilted(part)
+    ring = (*corners, corners[0])
+    box = part.box
+    x, y = _mm(box.low[1]), _mm(box.low[2])
+    return [
+        Path(ring, "ink", 1.1),
+        Area(x, y, _mm(box.high[1]) - x, _mm(box.high[2]) - y, "", "", 0.0, "", hot),
+    ]
+
+
+def tilted(part: Placed) -> list[tuple[float, float]]:
+    """Return the corners of a sloping shelf from the side, in mm: y and z, from its lower front edge around."""
+    assert part.tilt is not None
+    rise, run = part.tilt.rise.mm, part.tilt.run.mm
+    slant = (rise**2 + run**2) ** 0.5
+    c, s = run / slant, rise / slant
+    wide, t = part.width.length.mm, part.thickness.length.mm
+    y, z = _mm(part.box.low[1]) + t * s, _mm(part.box.low[2])
+    return [(y, z), (y + wide * c, z + wide * s), (y + wide * c - t * s, z + wide * s + t * c), (y - t * s, z + t * c)]
+
+
+def _section_dimensions(made: Made, drawing: Drawing, assembly: Assembly, carcass: float) -> None:
+    letter, numbers = assembly.letter, made.numbers
+    h, d = assembly.outside[1].length.mm, assembly.outside[2].length.mm
+    roles = {part.role: part for part in assembly.parts}
+    deep = numbers.get(f"{letter}/kick.depth") or numbers.get(f"{letter}/kick.setback")
+    if deep is not None:
+        drawing.add(_dimension(made, deep, True, carcass, carcass + deep.length.mm, 0, -0.8))
+    rail = numbers.get(f"{letter}/back.rail")
+    if rail is not None and "rail" in roles:
+        z0, z1 = (_mm(t) for t in roles["rail"].box.span(2))
+        drawing.add(_dimension(made, rail, False, z0, z1, d, 0.7))
+    stretcher = numbers.get(f"{letter}/top.width")
+    if stretcher is not None and "stretcher.front" in roles:
+        part = roles["stretcher.front"]
+        if part.axes[2] == 2:
+            y0, y1 = (_mm(t) for t in part.box.span(1))
+            drawing.add(_dimension(made, stretcher, True, y0, y1, h, 0.9))
+    for role, key in (("frame.rail.top", "frame.top_rail"), ("frame.rail.bottom", "frame.bottom_rail")):
+        width = numbers.get(f"{letter}/{key}")
+        if role in roles and width is not None:
+            z0, z1 = (_mm(t) for t in roles[role].box.span(2))
+            drawing.add(_dimension(made, width, False, z0, z1, min(0.0, _mm(roles[role].box.low[1])), -0.7))
 
 
 def plan(made: Made, letter: str) -> Drawing:

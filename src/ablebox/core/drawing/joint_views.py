@@ -1,90 +1,117 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""Small pictures of joints, cut from the very parts of a case."""
+"""Small pictures of how a case is built, each cut from the very parts of a case.
+
+To show another school of a thing, build the case with it and ask for the same picture again.
+"""
 
 from __future__ import annotations
 
+from ..assembly.part import Assembly, Placed
 from ..lengths import TICKS_PER_MM
-from ..shop.made import Made
+from .case_views import tilted
 from .cut_through import cut_part, cut_rects, outline
-from .shapes import Area, Circle, Drawing, Path
+from .shapes import Area, Drawing, Path
 
-#: Each joint: what it is called, and the keys of the numbers that belong to it.
-JOINTS: dict[str, tuple[str, tuple[str, ...]]] = {
-    "kick": ("Toe kick, notched", ("kick.height", "kick.depth")),
-    "bottom": ("Bottom, in dadoes", ("bottom.dado",)),
-    "top": ("Top, two stretchers", ("stretcher.width",)),
-    "back": ("Back, in a groove", ("back.groove", "back.play", "rail.width")),
-    "shelf": ("Shelf, on pins", ("shelf.play", "shelf.setback")),
-    "pins": ("Pin holes, two rows", ("pins.pitch", "pins.inset", "pins.margin")),
-    "doors": ("Doors, full overlay", ("doors.reveal", "doors.reveal_top", "doors.reveal_bottom", "doors.gap")),
-    "hinge": ("Hinges, in cups", ("hinge.edge", "hinge.depth", "hinge.cup")),
+#: Each thing that is chosen by picture, in the order of building: what it is called.
+THINGS: dict[str, str] = {
+    "frame": "Front",
+    "kick": "Base",
+    "bottom": "Bottom",
+    "top": "Top",
+    "back": "Back",
+    "inside": "Inside",
+    "fronts": "Doors",
 }
 
+_Window = tuple[int, int, int, int]
 
-def joint(made: Made, letter: str, name: str) -> Drawing:
-    """Return a joint of a case.
+
+def joint(assembly: Assembly, thing: str) -> Drawing:
+    """Return the picture of a thing in a case as built.
 
     Args:
-        made: what was made.
-        letter: of the case.
-        name: one of ``JOINTS``.
+        assembly: the case.
+        thing: one of ``THINGS``.
     """
-    assembly = made.assembly(letter)
-    width, height, depth = (size.length.ticks for size in assembly.outside)
-    t = assembly.part("side.left").thickness.length.ticks
-    floor = made.numbers[f"{letter}/kick.height"].length.ticks
-    kick = made.numbers[f"{letter}/kick.depth"].length.ticks
-    clear = made.numbers[f"{letter}/inside.depth"].length.ticks
-    reach = 5 * t
-    way, at, window = {
-        "kick": ("side", width // 3, (-2 * t, 0, kick + 4 * t, floor + 3 * t)),
-        "bottom": ("front", clear // 2, (-t, floor - 2 * t, reach, floor + 3 * t)),
-        "top": ("side", width // 3, (-2 * t, height - 4 * t, reach + t, height + t)),
-        "back": ("plan", height * 3 // 4, (-t, depth - 3 * t, reach, depth + t)),
-        "shelf": ("front", clear // 2, (-t, 0, reach, 0)),
-        "pins": ("side", width // 3, (-t, floor, depth + t, floor + depth // 2)),
-        "doors": ("plan", height * 3 // 4, (-t, -2 * t, reach, 2 * t)),
-        "hinge": ("plan", _hinge_height(made, letter), (-t, -2 * t, reach, 2 * t)),
-    }[name]
-    if name == "shelf":
-        shelves = [part for part in assembly.parts if part.role == "shelf.1"]
-        level = shelves[0].box.low[2] if shelves else height // 2
-        window = (-t, level - 2 * t, reach, level + 3 * t)
-    drawing = Drawing(JOINTS[name][0])
+    way, at, window = _where(assembly, thing)
+    drawing = Drawing(THINGS[thing])
     drawing.window = tuple(edge / TICKS_PER_MM for edge in window)  # type: ignore[assignment]
-    if name in ("kick", "top", "pins"):
-        side = assembly.part("side.left")
+    side = assembly.part("side.right")
+    if way == "side":
         found = cut_rects(side, "side", side.box.low[0])
         if found is not None:
             drawing.add(*outline(*found, "wood", "", "quiet", 0.8))
+    if way == "face":
+        _face(assembly, drawing)
+        return drawing
     for part in assembly.parts:
-        if part.role == "side.left" and way == "side":
+        if part.role == "side.right" and way == "side":
             continue
         drawing.add(*cut_part(part, way, at, ""))
-    if name == "pins":
-        _pins(made, letter, drawing)
-    if name == "hinge":
-        _cup(made, letter, drawing)
-    if name == "kick":
-        drawing.add(Path(((-1000.0, 0.0), (depth / TICKS_PER_MM, 0.0)), "ink", 1.4))
+    if thing == "kick":
+        drawing.add(Path(((-1000.0, 0.0), (side.box.high[1] / TICKS_PER_MM, 0.0)), "ink", 1.4))
+    if thing == "fronts":
+        _cup(assembly, drawing, at)
     return drawing
 
 
-def _pins(made: Made, letter: str, drawing: Drawing) -> None:
-    for holes in made.assembly(letter).part("side.left").holes:
-        if holes.name == "shelf pins":
-            for _, y, z in holes.centres:
-                drawing.add(Circle(y / TICKS_PER_MM, z / TICKS_PER_MM, holes.diameter.mm / 2, "ink", "", 1.4))
+def _where(assembly: Assembly, thing: str) -> tuple[str, int, _Window]:
+    """Return the way of looking, where the cut lies, and what is shown."""
+    width, height, depth = (size.length.ticks for size in assembly.outside)
+    t = assembly.part("side.left").thickness.length.ticks
+    bottom = assembly.part("bottom").box
+    middle = _middle(assembly)
+    reach, front = 5 * t, assembly.part("side.left").box.low[1]
+    wide = (-t, bottom.low[2] - 2 * t, reach, bottom.low[2] + 3 * t)
+    if thing == "kick":
+        return "side", middle, (-2 * t, min(0, bottom.low[2] - 3 * t), depth // 3 + 3 * t, bottom.low[2] + 3 * t)
+    if thing == "bottom":
+        return "front", front + depth // 3, wide
+    if thing == "top":
+        full = any(part.role == "top" for part in assembly.parts)
+        if full:
+            return "front", front + depth // 3, (-t, height - 3 * t, reach, height + t)
+        return "side", middle, (-2 * t, height - 6 * t, depth + 2 * t, height + 2 * t)
+    if thing == "back":
+        return "plan", height * 3 // 4, (-t, depth - 3 * t, reach, depth + t)
+    if thing == "inside":
+        return "face", 0, (-t, -t, width + t, height + t)
+    at = height * 3 // 4
+    if thing == "fronts":
+        cups = [h.centres[0][2] for part in assembly.parts if part.role == "door.left" for h in part.holes]
+        return "plan", cups[0] if cups else at, (-2 * t, -3 * t, reach, 3 * t)
+    return "plan", at, (-2 * t, -2 * t, reach, 4 * t)
 
 
-def _hinge_height(made: Made, letter: str) -> int:
-    cups = made.assembly(letter).part("door.left").holes[0]
-    return cups.centres[0][2]
+def _middle(assembly: Assembly) -> int:
+    if not assembly.bays:
+        return assembly.outside[0].length.ticks // 3
+    box = assembly.bays[0].box
+    return (box.low[0] + box.high[0]) // 2
 
 
-def _cup(made: Made, letter: str, drawing: Drawing) -> None:
-    door = made.assembly(letter).part("door.left")
-    cups = door.holes[0]
-    radius, back = cups.diameter.mm / 2, door.box.high[1] / TICKS_PER_MM
-    x = cups.centres[0][0] / TICKS_PER_MM
-    drawing.add(Area(x - radius, back - cups.depth.mm, 2 * radius, cups.depth.mm, "card", "ink", 1.1))
+def _face(assembly: Assembly, drawing: Drawing) -> None:
+    """The whole inside from the front, doors and frame left away."""
+    parts = [p for p in assembly.parts if p.stands != "front" and not p.role.startswith("frame")]
+    for part in sorted(parts, key=lambda part: -part.box.high[1]):
+        _flat(drawing, part)
+
+
+def _flat(drawing: Drawing, part: Placed) -> None:
+    x0, x1 = (t / TICKS_PER_MM for t in part.box.span(0))
+    y0, y1 = (t / TICKS_PER_MM for t in part.box.span(2))
+    face_on = part.axes[2] == 1
+    if part.tilt is not None:
+        heights = [z for _, z in tilted(part)]
+        drawing.add(Area(x0, heights[0], x1 - x0, heights[3] - heights[0], "wood-edge", "ink", 0.8))
+        return
+    drawing.add(Area(x0, y0, x1 - x0, y1 - y0, "wood" if face_on else "wood-edge", "ink", 0.8))
+
+
+def _cup(assembly: Assembly, drawing: Drawing, at: int) -> None:
+    for part in assembly.parts:
+        for cups in part.holes:
+            if cups.name == "hinge cups" and part.role == "door.left" and any(c[2] == at for c in cups.centres):
+                radius, back = cups.diameter.mm / 2, part.box.high[1] / TICKS_PER_MM
+                x = cups.centres[0][0] / TICKS_PER_MM
+                drawing.add(Area(x - radius, back - cups.depth.mm, 2 * radius, cups.depth.mm, "card", "ink", 1.1))

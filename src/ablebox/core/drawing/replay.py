@@ -128,7 +128,10 @@ def replay(drawing: Drawing, canvas: Canvas, view: View, selected: str = "", lit
             canvas.polyline([view.at(*p) for p in item.points], item.colour, item.weight, item.dashed)
         elif isinstance(item, Shape):
             points = [view.at(*p) for p in item.points]
-            canvas.polygon(points, item.fill, "" if item.hatch else item.line, item.weight, False)
+            if item.hot:
+                spots.append(Spot(*_around(points), item.hot))
+            fill = "select-wash" if lit and item.hot == lit and item.fill else item.fill
+            canvas.polygon(points, fill, "" if item.hatch else item.line, item.weight, False)
             if item.hatch:
                 _hatch(points, canvas, "hatch", 7.0)
                 canvas.polygon(points, "", item.line, item.weight, False)
@@ -143,6 +146,12 @@ def replay(drawing: Drawing, canvas: Canvas, view: View, selected: str = "", lit
         elif isinstance(item, Dimension):
             spots += _dimension(item, canvas, view, drawing.rows, selected)
     return spots
+
+
+def _around(points: Sequence[Point]) -> tuple[float, float, float, float]:
+    """Return left, top, width and height of the rectangle around points."""
+    xs, ys = [x for x, _ in points], [y for _, y in points]
+    return min(xs), min(ys), max(xs) - min(xs), max(ys) - min(ys)
 
 
 def _area(item: Area, canvas: Canvas, view: View, lit: str) -> list[Spot]:

@@ -68,6 +68,7 @@ class Shape:
         line: colour of the outline; empty for none.
         weight: of the outline, in points.
         hatch: whether it is hatched.
+        hot: what it is about.
     """
 
     points: tuple[Point, ...]
@@ -75,6 +76,7 @@ class Shape:
     line: str = "ink"
     weight: float = 0.9
     hatch: bool = False
+    hot: str = ""
 
 
 @dataclass(frozen=True, slots=True)

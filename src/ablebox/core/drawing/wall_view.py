@@ -3,6 +3,7 @@
 
 from __future__ import annotations
 
+from ..lengths import TICKS_PER_MM
 from ..shop.made import Made
 from .palette import tint
 from .shapes import Area, Drawing, Label, Path
@@ -21,14 +22,18 @@ def wall_view(made: Made, chosen: str) -> Drawing:
         for case in group:
             size = made.assembly(case.letter).outside
             w, h = size[0].length.mm, size[1].length.mm
-            kick = case.kick.height.mm
+            doors = [part for part in made.assembly(case.letter).parts if part.stands == "front"]
+            kick = min((part.box.low[2] for part in doors), default=0) / TICKS_PER_MM
             hot = f"case:{case.letter}"
             drawing.add(
                 Area(x, 0, w, h, tint(case.letter), "ink", 1.0, "", hot),
-                Path(((x, kick), (x + w, kick)), "ink", 0.7),
-                Path(((x + w / 2, kick), (x + w / 2, h)), "ink", 0.7),
                 Label(x, kick, case.letter, 11, "start", "ink", True, hot, shift=(5, 11)),
             )
+            if doors:
+                drawing.add(
+                    Path(((x, kick), (x + w, kick)), "ink", 0.7),
+                    Path(((x + w / 2, kick), (x + w / 2, h)), "ink", 0.7),
+                )
             if case.letter == chosen:
                 drawing.add(Area(x, 0, w, h, "", "select", 2.6))
             x += w if group is inside else w + _APART

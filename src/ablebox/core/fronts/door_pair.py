@@ -1,5 +1,5 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""A pair of slab doors in full overlay on a frameless case.
+"""A pair of slab doors in full overlay on a frameless case, or over a face frame.
 
 Front = outside - 2 x reveal; each door of a pair (W - 2 reveals - gap) / 2; reveal 1/16 in
 or 1.5 to 2 mm, gap 1/8 in or 3 mm (common practice).
@@ -10,7 +10,8 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 
 from ..assembly.part import Face, Hand, Holes, Placed
-from ..case.shell import Interior, Shell, Work
+from ..case.fields import band, size, stock
+from ..case.shell import Lines, Shell, Work
 from ..lengths import ZERO, Length, inches, millimetres
 from ..reckoning import Reckoned
 from .hinges import PLATE_DEPTH, PLATE_HOLE, PLATE_LINE, PLATE_SCREWS, CupHinge, hinge_heights
@@ -30,15 +31,17 @@ class DoorPair:
         hinge: the hinges.
     """
 
-    goods: str = "doors"
-    edging: str = "veneer"
-    reveal: Length = inches("1/16")
-    reveal_top: Length = inches("1/16")
-    reveal_bottom: Length = inches("1/16")
-    gap: Length = inches("1/8")
+    goods: str = stock("stock of the doors", "doors")
+    edging: str = band("band of the doors", "veneer")
+    reveal: Length = size("reveal at the sides", inches("1/16"), zero=True)
+    reveal_top: Length = size("reveal above the doors", inches("1/16"), zero=True)
+    reveal_bottom: Length = size("reveal below the doors", inches("1/16"), zero=True)
+    gap: Length = size("gap between the doors", inches("1/8"), zero=True)
     hinge: CupHinge = field(default_factory=CupHinge)
 
-    def build(self, shell: Shell, interior: Interior) -> Work:
+    words = "pair of doors, full overlay"
+
+    def build(self, shell: Shell, lines: Lines) -> Work:
         """Return both doors, with their cups, and the plate holes in the sides.
 
         Raises:
@@ -51,7 +54,7 @@ class DoorPair:
             (self.gap, "gap between the doors"),
         ):
             shell.need(length, ZERO, what, "Type 0 or more.")
-        width, height = self._sizes(shell, interior)
+        width, height = self._sizes(shell, lines)
         goods = shell.rack.sheet_goods(self.goods)
         shell.need(
             goods.thickness - self.hinge.depth, millimetres(1), "wood behind the hinge cups", "Use thicker doors."
@@ -62,8 +65,12 @@ class DoorPair:
         shell.need(height.length, inches(8), "door height", "Make the case higher or the kick lower.")
 
         work = Work(sums=self._choices(shell))
-        heights = [interior.floor.length + self.reveal_bottom + h for h in hinge_heights(height.length)]
-        self._add_doors(shell, interior, work, width, height, heights)
+        heights = [lines.line.length + self.reveal_bottom + h for h in hinge_heights(height.length)]
+        self._add_doors(shell, lines, work, width, height, heights)
+        work.hardware += [("concealed hinges with plates, full overlay", 2 * len(heights)), ("pulls or knobs", 2)]
+        if shell.frame is not None:
+            # Plates are screwed to the stiles, not to the sides behind them.
+            return work
         half = PLATE_SCREWS.share(2)[0]
         plates = [(PLATE_LINE, z + offset) for z in heights for offset in (-half, half)]
         work.bore_both_sides("hinge plates", PLATE_HOLE, PLATE_DEPTH, plates)
@@ -71,32 +78,38 @@ class DoorPair:
 
     def _choices(self, shell: Shell) -> list[Reckoned]:
         return [
-            shell.book.chosen(self.reveal, "reveal, each side", "doors.reveal"),
-            shell.book.chosen(self.reveal_top, "reveal, top", "doors.reveal_top"),
-            shell.book.chosen(self.reveal_bottom, "reveal, bottom", "doors.reveal_bottom"),
-            shell.book.chosen(self.gap, "gap between the doors", "doors.gap"),
+            shell.book.chosen(self.reveal, "reveal, each side", "fronts.reveal"),
+            shell.book.chosen(self.reveal_top, "reveal, top", "fronts.reveal_top"),
+            shell.book.chosen(self.reveal_bottom, "reveal, bottom", "fronts.reveal_bottom"),
+            shell.book.chosen(self.gap, "gap between the doors", "fronts.gap"),
         ]
 
-    def _sizes(self, shell: Shell, interior: Interior) -> tuple[Reckoned, Reckoned]:
+    def _sizes(self, shell: Shell, lines: Lines) -> tuple[Reckoned, Reckoned]:
         reveal, top, bottom, gap = self._choices(shell)
         both = shell.over_sides - reveal.times(2) - gap
+        for proud, side in zip(shell.proud, ("left", "right"), strict=True):
+            if proud:
+                both = both + shell.book.chosen(proud, f"frame proud of the {side} side", f"frame.{side}.proud")
         shell.need(both.length, inches(4), "width of both doors", "Make the case wider or the reveals less.")
         width = shell.book.shared(both, 2, "door, width", "door/width")
-        total = shell.height - interior.floor - top - bottom
+        total = shell.height - top - bottom
+        if lines.line.length:
+            total = shell.height - lines.line - top - bottom
         return width, shell.book.named(total, "door, length", "door/length")
 
     def _add_doors(
-        self, shell: Shell, interior: Interior, work: Work, width: Reckoned, height: Reckoned, heights: list[Length]
+        self, shell: Shell, lines: Lines, work: Work, width: Reckoned, height: Reckoned, heights: list[Length]
     ) -> None:
         goods = shell.rack.sheet_goods(self.goods)
         thickness = goods.reckoned_thickness("door thickness", shell.units)
         edging = shell.rack.edging(self.edging)
         bands = tuple((face, edging) for face in (Face.LEFT, Face.RIGHT, Face.BOTTOM, Face.TOP)) if edging else ()
-        z = interior.floor.length + self.reveal_bottom
+        z = lines.line.length + self.reveal_bottom
         inwards = self.hinge.edge + self.hinge.cup.share(2)[0]
-        right_x = shell.over_sides.length - self.reveal - width.length
+        left_x = self.reveal - shell.proud[0]
+        right_x = shell.over_sides.length + shell.proud[1] - self.reveal - width.length
         for hand, x, cup_x in (
-            (Hand.LEFT, self.reveal, self.reveal + inwards),
+            (Hand.LEFT, left_x, left_x + inwards),
             (Hand.RIGHT, right_x, right_x + width.length - inwards),
         ):
             centres = tuple((cup_x.ticks, 0, h.ticks) for h in heights)
@@ -115,5 +128,6 @@ class DoorPair:
                     holes=(cups,),
                     bands=bands,
                     shows=Face.FRONT,
+                    stands="front",
                 )
             )

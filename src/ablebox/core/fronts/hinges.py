@@ -10,6 +10,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..case.fields import size
 from ..lengths import Length, inches, millimetres
 
 PLATE_LINE = millimetres(37)
@@ -29,9 +30,9 @@ class CupHinge:
         edge: from the door's edge to the edge of the cup.
     """
 
-    cup: Length = millimetres(35)
-    depth: Length = millimetres("12.5")
-    edge: Length = millimetres(5)
+    cup: Length = size("hinge cup diameter", millimetres(35))
+    depth: Length = size("hinge cup depth", millimetres("12.5"))
+    edge: Length = size("cup from the door's edge", millimetres(5))
 
 
 def hinge_count(height: Length) -> int:

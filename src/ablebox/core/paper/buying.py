@@ -1,22 +1,24 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""What to buy: sheets, feet of banding with waste, pins and hinges."""
+"""What to buy: sheets, boards, feet of banding with waste, hardware; and what it costs."""
 
 from __future__ import annotations
 
 from collections import Counter
 from collections.abc import Mapping
+from dataclasses import dataclass
 from fractions import Fraction
 from math import ceil
 
 from ..cuts.plan import Plan
-from ..lengths import TICKS_PER_FOOT, TICKS_PER_MM, Length
-from ..parts.machining import HoleRow
+from ..lengths import TICKS_PER_FOOT, TICKS_PER_MM, Length, inches
 from ..shop.made import Made
+from ..stock import Board, BoardGoods
 from ..units import System
 
 #: Banding bought over what is needed (10 %, common practice).
 BAND_WASTE = Fraction(1, 10)
-PINS_A_SHELF = 4
+#: What a cut costs a board beyond the part: end checks and kerf (common practice).
+END_LOSS = inches(1)
 
 
 def sheets_to_buy(made: Made, plans: Mapping[str, Plan]) -> list[tuple[str, int]]:
@@ -43,19 +45,97 @@ def banding(made: Made) -> list[tuple[str, str]]:
 
 
 def hardware(made: Made) -> list[tuple[str, int]]:
-    """Return hinges, shelf pins and pulls, counted from the parts."""
-    hinges = pins = doors = 0
+    """Return hinges, pins, screws, feet and what else is bought, over all cases."""
+    found: Counter[str] = Counter()
+    for assembly in made.assemblies:
+        for name, pieces in assembly.hardware:
+            found[name] += pieces
+    return list(found.items())
+
+
+@dataclass(frozen=True, slots=True)
+class BoardNeed:
+    """How much of one size of board is needed.
+
+    Args:
+        goods: the boards.
+        board: the size.
+        run: length of all parts ripped from it, end loss included.
+        pieces: how many to buy, if each part is cut from the boards in turn.
+    """
+
+    goods: BoardGoods
+    board: Board
+    run: Length
+    pieces: int
+
+
+def boards_to_buy(made: Made) -> list[BoardNeed]:
+    """Return the boards to buy for frames and legs: first fit, longest parts first, 1 in (25 mm) lost at each cut.
+
+    Cut ends lose an inch or so to checks and saw (common practice).
+    """
+    cuts: dict[tuple[str, str], list[int]] = {}
     for part in made.parts:
-        for item in part.machining:
-            if isinstance(item, HoleRow) and item.name == "hinge cups":
-                hinges += len(item.at) * part.count
-        if part.roles[0].startswith("shelf"):
-            pins += PINS_A_SHELF * part.count
-        if part.roles[0].startswith("door"):
-            doors += part.count
-    rows = [
-        ("concealed hinges with plates, full overlay", hinges),
-        ("shelf pins", pins),
-        ("pulls or knobs", doors),
-    ]
-    return [(name, count) for name, count in rows if count]
+        if isinstance(part.goods, BoardGoods):
+            board = part.goods.board_for(part.cut_width.length)
+            if board is not None:
+                cuts.setdefault((part.goods.code, board.name), []).extend([part.cut_length.length.ticks] * part.count)
+    needs = []
+    for (code, name), lengths in cuts.items():
+        goods = made.project.rack.board_goods(code)
+        board = next(row for row in goods.boards if row.name == name)
+        left: list[int] = []
+        for length in sorted((length + END_LOSS.ticks for length in lengths), reverse=True):
+            at = next((i for i, rest in enumerate(left) if rest >= length), None)
+            if at is None:
+                left.append(board.length.ticks - length)
+            else:
+                left[at] -= length
+        run = Length(sum(length + END_LOSS.ticks for length in lengths))
+        needs.append(BoardNeed(goods, board, run, len(left)))
+    return needs
+
+
+def board_words(need: BoardNeed, made: Made) -> str:
+    """Return one line of the buying list."""
+    inch = made.units.system is System.INCH
+    run = f"{ceil(need.run.ticks / (TICKS_PER_FOOT if inch else 1000 * TICKS_PER_MM))} {'ft' if inch else 'm'}"
+    length = made.units.write(need.board.length)
+    return f"{need.pieces} × {need.goods.name}, {need.board.name} {length} long ({run} in all)"
+
+
+def cost(made: Made, plans: Mapping[str, Plan]) -> tuple[int, list[str]]:
+    """Return what the stock costs in hundredths, and the names of what has no price yet."""
+    total, unknown = 0, []
+    for code, plan in plans.items():
+        goods = made.project.rack.sheet_goods(code)
+        prices = {(row.length.ticks, row.width.ticks, row.offcut): row.price for row in goods.sheets}
+        for sheet in plan.sheets:
+            supply = sheet.supply
+            price = 0 if supply.offcut else prices.get((supply.length, supply.width, False))
+            if price is None:
+                unknown.append(goods.name)
+            else:
+                total += price
+    for need in boards_to_buy(made):
+        if need.board.price is None:
+            unknown.append(f"{need.goods.name} {need.board.name}")
+        else:
+            total += need.board.price * need.pieces
+    runs: dict[str, int] = {}
+    for part in made.parts:
+        for band in part.bands:
+            runs[band.edging.code] = runs.get(band.edging.code, 0) + band.run.ticks * part.count
+    for code, run in runs.items():
+        edging = made.project.rack.edging(code)
+        if edging is None or edging.price is None:
+            unknown.append(edging.name if edging else code)
+        else:
+            total += ceil(edging.price * run * (1 + BAND_WASTE) / (1000 * TICKS_PER_MM))
+    return total, list(dict.fromkeys(unknown))
+
+
+def money(hundredths: int) -> str:
+    """Write an amount in whatever currency the prices are in."""
+    return f"{hundredths // 100:,}.{hundredths % 100:02d}".replace(",", " ")

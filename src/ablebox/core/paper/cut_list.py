@@ -60,7 +60,7 @@ def as_text(made: Made) -> str:
     """Return the cut list as a table, grouped by material."""
     write = made.units.write
     lines = [f"{made.project.name}, sizes in {made.units.words}"]
-    for goods in made.project.rack.goods:
+    for goods in made.stock:
         rows = [
             (
                 part.code, part.name, f"{part.count}", f"{write(part.length.length)} × {write(part.width.length)}",

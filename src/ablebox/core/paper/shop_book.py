@@ -12,6 +12,7 @@ from collections.abc import Mapping, Sequence
 from ..cuts.plan import CutSheet, Plan
 from ..cuts.saw_order import Cutting, CutWay, SawCut, cutting
 from ..drawing import case_views
+from ..drawing.exploded import Look, exploded
 from ..drawing.part_view import part_view
 from ..drawing.replay import fitted, replay
 from ..drawing.sheet_view import sheet_view, worth_keeping
@@ -23,7 +24,7 @@ from ..shop.made import Made, goods_words
 from ..shop.plans import verdict
 from ..snags.every import snags
 from ..units import System
-from .buying import banding, hardware, sheets_to_buy
+from .buying import banding, board_words, boards_to_buy, cost, hardware, money, sheets_to_buy
 from .cautions import CAUTIONS
 from .pdf_canvas import PdfCanvas
 
@@ -131,10 +132,16 @@ class _Book:
         self.heading(_EDGE, "What to buy and take off the rack")
         for name, count in sheets_to_buy(made, self.plans):
             self.words(_EDGE, f"{count} × {name}", half - _EDGE - 30)
+        for need in boards_to_buy(made):
+            self.words(_EDGE, board_words(need, made), half - _EDGE - 30)
         for name, amount in banding(made):
             self.words(_EDGE, f"{amount} of {name}", half - _EDGE - 30)
         for name, pieces in hardware(made):
             self.words(_EDGE, f"{pieces} × {name}", half - _EDGE - 30)
+        total, unknown = cost(made, self.plans)
+        if total:
+            also = f", without {', '.join(unknown)}" if unknown else ""
+            self.words(_EDGE, f"Stock comes to {money(total)}{also}.", half - _EDGE - 30, 10, "settled")
         self.words(_EDGE, "Screws and glue as your joints need them; longer than both parts less 1/8 in (3 mm) is too long.",
                    half - _EDGE - 30, 9, "quiet")  # fmt: skip
         self.y += 8
@@ -183,17 +190,31 @@ class _Book:
             replay(view, self.canvas, fitted(view, left, top, width, upper, scale))
         self.y = top + upper + 18
         self._sums(letter, wide)
+        self.start(f"Case {letter}: {case.name}", "Taken apart, every part with its code in the cut list")
+        view = exploded(self.made.assembly(letter), case_views.codes_by_role(self.made.parts, letter), Look())
+        side = 230.0
+        room = self.height - self.y - _EDGE
+        replay(view, self.canvas, fitted(view, _EDGE, self.y, wide - side, room))
+        x = self.width - _EDGE - side + 10
+        self.heading(x, "Parts")
+        for part in self.made.parts:
+            if part.case == letter:
+                count = f"{part.count} × " if part.count > 1 else ""
+                size = f"{self.write(part.length.length)} × {self.write(part.width.length)}"
+                self.words(x, f"{part.code}  {count}{part.name}, {size}", side - 10, 8.5)
 
     def _built_words(self, letter: str) -> str:
         case = self.made.project.case(letter)
-        return f"{goods_words(self.made.project.rack.sheet_goods(case.goods), self.made.units)} · frameless · notched toe kick"
+        words = goods_words(self.made.project.rack.sheet_goods(case.goods), self.made.units)
+        return f"{words} · {case.frame.words} · {case.kick.words} · back {case.back.words} · top {case.top.words}"
 
     def _sums(self, letter: str, wide: float) -> None:
         """The sums behind the sizes people ask about, in two columns."""
         self.heading(_EDGE, "How it was reckoned")
         top = self.y
-        keys = ("width", "inside.width", "inside.depth", "bottom/length", "back/width", "back/length", "shelf/length",
-                "shelf/width", "door/width", "door/length")  # fmt: skip
+        keys = ("width", "inside.width", "inside.depth", "bottom/length", "back/width", "back/length", "top/length",
+                "frame.between", "partition/length", "fixed/length", "shelf/length", "shelf/width", "door/width",
+                "door/length")  # fmt: skip
         numbers = [self.made.numbers[f"{letter}/{key}"] for key in keys if f"{letter}/{key}" in self.made.numbers]
         half = (len(numbers) + 1) // 2
         for i, number in enumerate(numbers):
@@ -225,7 +246,7 @@ class _Book:
             ("cut length", _EDGE + 245, "end"), ("cut width", _EDGE + 305, "end"),
             ("finished", _EDGE + 325, "start"), ("grain", _EDGE + 450, "start"), ("banded edges", _EDGE + 525, "start"),
         )  # fmt: skip
-        for goods in self.made.project.rack.goods:
+        for goods in self.made.stock:
             parts = [part for part in self.made.parts if part.goods.code == goods.code]
             if parts:
                 self.room_for(80, title)

@@ -9,7 +9,7 @@ from dataclasses import dataclass
 from ..assembly.part import Assembly, Face, Hand, Placed
 from ..lengths import Length
 from ..reckoning import Book, Origin, Reckoned, leaf
-from ..stock import Edging, Grain, Rack, SheetGoods
+from ..stock import Edging, Goods, Grain, Rack
 from .machining import Machining, Slot, edge_run, face_at, machining
 
 
@@ -49,13 +49,14 @@ class Part:
         machining: what is cut and bored into it.
         shows: the face that is seen.
         axes: the axes of the case along which length, width and thickness lie.
+        outline: corners of its true form, along its length and width; empty for a rectangle.
     """
 
     code: str
     case: str
     name: str
     roles: tuple[str, ...]
-    goods: SheetGoods
+    goods: Goods
     length: Reckoned
     width: Reckoned
     thickness: Reckoned
@@ -67,12 +68,13 @@ class Part:
     machining: tuple[Machining, ...]
     shows: Face | None
     axes: tuple[int, int, int]
+    outline: tuple[tuple[Length, Length], ...] = ()
 
     @property
     def bench_face(self) -> Face:
         """The face that lies up on the bench: the machined one, or the one that is seen."""
         for item in self.machining:
-            if not (isinstance(item, Slot) and item.through):
+            if item.face.axis == self.axes[2] and not (isinstance(item, Slot) and item.through):
                 return item.face
         return self.shows or face_at(self.axes[2], 1)
 
@@ -109,13 +111,13 @@ def _same(placed: Placed) -> object:
     """Two parts are the same if nobody could tell them apart on the bench."""
     return (
         placed.name, placed.goods, placed.length.length, placed.width.length, placed.grain, placed.hand,
-        placed.bands, machining(placed),
+        placed.bands, machining(placed), placed.outline,
     )  # fmt: skip
 
 
 def _part(code: str, letter: str, group: list[Placed], rack: Rack, book: Book) -> Part:
     first = group[0]
-    goods = rack.sheet_goods(first.goods)
+    goods = rack.stock(first.goods)
     grain = first.grain if goods.grained else Grain.ANY
     return Part(
         code=code,
@@ -134,6 +136,7 @@ def _part(code: str, letter: str, group: list[Placed], rack: Rack, book: Book) -
         machining=machining(first),
         shows=first.shows,
         axes=first.axes,
+        outline=first.outline,
     )
 
 

@@ -44,15 +44,15 @@ class Stretch:
 
 @dataclass(frozen=True, slots=True)
 class Slot:
-    """A groove, dado or notch.
+    """A groove, dado, rabbet, notch, cut-out, half lap, mortise or tenon.
 
     Args:
         kind: which of them.
         name: what it is for.
         face: the face it is cut into.
         along: where it lies along the part's length.
-        across: where it lies across the part's width.
-        depth: how deep.
+        across: where it lies across the part's width; across its thickness where it is cut into an edge.
+        depth: how deep; of a tenon's shoulders, what is taken off each face.
         through: whether it goes right through.
     """
 
@@ -99,7 +99,16 @@ Machining = Slot | HoleRow
 
 def machining(part: Placed) -> tuple[Machining, ...]:
     """Return everything cut and bored into a part."""
-    slots = [_slot(part, cut) for cut in part.cuts]
+    slots = []
+    tenons: set[tuple[str, int]] = set()
+    for cut in part.cuts:
+        if cut.kind is CutKind.SHOULDER:
+            # Eight cuts make the two tongues of a rail; one line each tells them.
+            end = (cut.name, cut.box.low[part.axes[0]])
+            if end in tenons:
+                continue
+            tenons.add(end)
+        slots.append(_slot(part, cut))
     rows = [row for holes in part.holes for row in _rows(part, holes)]
     return (*slots, *rows)
 
@@ -116,15 +125,22 @@ def _stretch(part: Placed, axis: int, low: int, high: int) -> Stretch:
 
 def _slot(part: Placed, cut: Cut) -> Slot:
     along, across, through = part.axes
-    depth = cut.box.size[through]
+    into_edge = cut.face.axis != through and cut.kind is CutKind.MORTISE
+    if into_edge:
+        run = along if cut.face.axis != along else across
+        depth = cut.box.size[cut.face.axis]
+        first, second = _stretch(part, run, *cut.box.span(run)), _stretch(part, through, *cut.box.span(through))
+    else:
+        depth = cut.box.size[through]
+        first, second = _stretch(part, along, *cut.box.span(along)), _stretch(part, across, *cut.box.span(across))
     return Slot(
         kind=cut.kind,
         name=cut.name,
         face=cut.face,
-        along=_stretch(part, along, *cut.box.span(along)),
-        across=_stretch(part, across, *cut.box.span(across)),
+        along=first,
+        across=second,
         depth=depth,
-        through=depth == part.thickness.length,
+        through=not into_edge and depth == part.thickness.length,
     )
 
 

@@ -3,6 +3,7 @@
 
 from __future__ import annotations
 
+from ..assembly.part import CutKind
 from ..lengths import Length
 from ..stock import Grain
 from ..units import System, Units
@@ -34,14 +35,52 @@ def describe(item: Machining, units: Units) -> str:
 
 
 def _slot(slot: Slot, units: Units) -> str:
+    write = units.write
+    if slot.kind in _SPECIAL:
+        return _SPECIAL[slot.kind](slot, units)
     wide, long = sorted((slot.along, slot.across), key=lambda stretch: stretch.size)
     if slot.through:
-        size = f"{units.write(slot.along.size)} × {units.write(slot.across.size)}"
+        size = f"{write(slot.along.size)} × {write(slot.across.size)}"
         corner = f"{slot.along.edge.words} {slot.across.edge.words} corner"
         return f"{slot.kind.value} {size} at the {corner}, {slot.name}"
-    place = f"{units.write(wide.start)} from the {wide.edge.words} edge"
-    text = f"{slot.kind.value} {units.write(wide.size)} wide, {units.write(slot.depth)} deep, {place}"
+    place = (
+        f"{write(wide.start)} from the {wide.edge.words} edge" if wide.start else f"along the {wide.edge.words} edge"
+    )
+    text = f"{slot.kind.value} {write(wide.size)} wide, {write(slot.depth)} deep, {place}"
     return f"{text}, {_extent(long, units)}, {slot.name}"
+
+
+def _cut_out(slot: Slot, units: Units) -> str:
+    size = f"{units.write(slot.along.size)} × {units.write(slot.across.size)}"
+    places = " and ".join(f"{units.write(s.start)} from the {s.edge.words} edge" for s in (slot.along, slot.across))
+    return f"cut-out {size}, {places}, {slot.name}"
+
+
+def _tenon(slot: Slot, units: Units) -> str:
+    size = f"{units.write(slot.along.size)} long, {units.write(slot.depth)} off each face, shouldered all around"
+    return f"tenon {size}, at the {slot.along.edge.words} end, {slot.name.removeprefix('of the tenon ')}"
+
+
+def _mortise(slot: Slot, units: Units) -> str:
+    size = f"{units.write(slot.along.size)} × {units.write(slot.across.size)}, {units.write(slot.depth)} deep"
+    place = f"{units.write(slot.along.start)} from the {slot.along.edge.words} end"
+    return f"mortise {size} in the {slot.face.words} edge, {place}, {slot.name}"
+
+
+def _lap(slot: Slot, units: Units) -> str:
+    size = f"{units.write(slot.along.size)} × {units.write(slot.across.size)}, {units.write(slot.depth)} deep"
+    place = f"at the {slot.along.edge.words} end" if not slot.along.start else (
+        f"{units.write(slot.along.start)} from the {slot.along.edge.words} end"
+    )  # fmt: skip
+    return f"half lap {size}, from the {slot.face.words}, {place}, {slot.name}"
+
+
+_SPECIAL = {
+    CutKind.WINDOW: _cut_out,
+    CutKind.SHOULDER: _tenon,
+    CutKind.MORTISE: _mortise,
+    CutKind.LAP: _lap,
+}
 
 
 def _extent(stretch: Stretch, units: Units) -> str:

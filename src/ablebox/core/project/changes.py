@@ -3,9 +3,13 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, fields, is_dataclass, replace
+from typing import Any
 
-from .tree import Project, first_case, next_letter
+from ..cabinet.design import Case
+from ..cabinet.kinds import starting_case, turned_into
+from ..lengths import Length
+from .tree import Project, next_letter
 
 
 @dataclass(frozen=True, slots=True)
@@ -83,27 +87,50 @@ class History:
         self._saved = self.project
 
 
-def add_case(project: Project) -> tuple[Project, str]:
-    """Return the project with one more case, free-standing, and its letter."""
+def add_case(project: Project, kind: str = "base") -> tuple[Project, str]:
+    """Return the project with one more case of a kind, free-standing, and its letter."""
     letter = next_letter(project.cases)
-    case = replace(first_case(letter, project.units.system), in_alcove=False)
-    case = replace(case, goods=_known(project, case.goods), edging=_known_edging(project, case.edging))
-    case = replace(case, back=replace(case.back, goods=_known(project, case.back.goods)))
-    fronts = replace(
-        case.fronts,
-        goods=_known(project, case.fronts.goods),
-        edging=_known_edging(project, case.fronts.edging),
-    )
-    return replace(project, cases=(*project.cases, replace(case, fronts=fronts))), letter
+    case = replace(starting_case(letter, kind, project.units.system), in_alcove=False)
+    return replace(project, cases=(*project.cases, fitted_stock(project, case))), letter
 
 
-def _known(project: Project, code: str) -> str:
-    codes = [goods.code for goods in project.rack.goods]
-    return code if code in codes else codes[0]
+def turn_case(project: Project, letter: str, kind: str) -> Project:
+    """Return the project with a case turned into another kind; its stock and place stay."""
+    turned = turned_into(project.case(letter), kind, project.units.system)
+    return project.with_case(fitted_stock(project, turned))
 
 
-def _known_edging(project: Project, code: str) -> str:
-    return code if code in [edging.code for edging in project.rack.edgings] else ""
+def fitted_stock(project: Project, case: Case) -> Case:
+    """Return a case whose stock the project has: what it lacks is replaced by the first of its kind."""
+    rack = project.rack
+    first = {
+        "sheets": rack.goods[0].code if rack.goods else "",
+        "boards": rack.boards[0].code if rack.boards else "",
+        "band": "",
+    }
+    have = {
+        "sheets": {row.code for row in rack.goods},
+        "boards": {row.code for row in rack.boards},
+        "band": {"", *(row.code for row in rack.edgings)},
+    }
+
+    def fit(record: Any) -> Any:
+        if isinstance(record, tuple):
+            return tuple(fit(each) for each in record)
+        if not is_dataclass(record) or isinstance(record, (type, Length)):
+            return record
+        changes: dict[str, Any] = {}
+        for each in fields(record):
+            kind, value = each.metadata.get("kind"), getattr(record, each.name)
+            if kind not in have:
+                changes[each.name] = fit(value)
+            elif value not in have[kind]:
+                changes[each.name] = first[kind]
+        return replace(record, **changes)
+
+    fitted: Case = fit(case)
+    goods = fitted.goods if fitted.goods in have["sheets"] else first["sheets"]
+    return replace(fitted, goods=goods, edging=fitted.edging if fitted.edging in have["band"] else "")
 
 
 def duplicate_case(project: Project, letter: str) -> tuple[Project, str]:

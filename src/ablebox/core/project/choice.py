@@ -17,13 +17,15 @@ class Choice:
     Args:
         key: its key.
         title: its name, as it stands in the undo menu.
-        value: what it is now.
+        value: what it is now; ``None`` if it is left to be reckoned.
         least: the least it may be.
         put: returns the project with another value.
+        clear: returns the project with the number left to be reckoned; ``None`` if it must be given.
     """
 
     key: str
     title: str
-    value: Length
+    value: Length | None
     least: Length
     put: Callable[[Length], Project]
+    clear: Callable[[], Project] | None = None

@@ -1,7 +1,8 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
 """Every number a person may set, under the same key that its reckoning carries.
 
-``A/kick.height`` is the kick of case A, ``room/width.2.read`` the second reading,
+``A/kick.height`` is the kick of case A: the key of a case's number is its place in the design.
+ ``room/width.2.read`` the second reading,
 ``stock/case/thickness`` the measured thickness of the case stock, ``saw/kerf`` the kerf.
 A reading is set whether its own key or that of the length it stands for is named.
 """
@@ -17,33 +18,9 @@ from .choice import Choice
 from .rack_choices import edging_choice, stock_choice
 from .tree import Project
 
-#: Key of a case's number -> (its name, where it stands in the design, the least it may be).
-CASE_CHOICES: dict[str, tuple[str, tuple[str, ...]]] = {
-    "width": ("width", ("width",)),
-    "height": ("height", ("height",)),
-    "depth": ("depth", ("depth",)),
-    "kick.height": ("toe kick height", ("kick", "height")),
-    "kick.depth": ("toe kick depth", ("kick", "depth")),
-    "bottom.dado": ("dado depth", ("bottom", "dado")),
-    "stretcher.width": ("stretcher width", ("top", "width")),
-    "back.groove": ("groove depth", ("back", "groove")),
-    "back.play": ("play of the back", ("back", "play")),
-    "rail.width": ("hanging rail width", ("back", "rail")),
-    "shelf.play": ("play of the shelf", ("shelves", "play")),
-    "shelf.setback": ("setback of the shelf", ("shelves", "setback")),
-    "pins.hole": ("pin hole diameter", ("shelves", "hole")),
-    "pins.depth": ("pin hole depth", ("shelves", "hole_depth")),
-    "pins.pitch": ("pitch of the pin holes", ("shelves", "pitch")),
-    "pins.inset": ("inset of the pin rows", ("shelves", "inset")),
-    "pins.margin": ("lowest pin hole above the floor", ("shelves", "margin")),
-    "doors.reveal": ("reveal at the sides", ("fronts", "reveal")),
-    "doors.reveal_top": ("reveal above the doors", ("fronts", "reveal_top")),
-    "doors.reveal_bottom": ("reveal below the doors", ("fronts", "reveal_bottom")),
-    "doors.gap": ("gap between the doors", ("fronts", "gap")),
-    "hinge.cup": ("hinge cup diameter", ("fronts", "hinge", "cup")),
-    "hinge.depth": ("hinge cup depth", ("fronts", "hinge", "depth")),
-    "hinge.edge": ("cup from the door's edge", ("fronts", "hinge", "edge")),
-}
+_OUTSIDE = {"width": "width", "height": "height", "depth": "depth"}
+#: Numbers that stand in lists of a school's record: name of the list -> words of one of them.
+_LISTED = {"widths": "width of bay", "heights": "height of row", "setbacks": "set back of shelf"}
 
 _THIN = millimetres("0.1")
 
@@ -64,32 +41,82 @@ def choice(project: Project, key: str) -> Choice | None:
             return replace(project, rack=replace(project.rack, saw=replace(saw, **{rest: value})))
 
         return Choice(key, rest, getattr(saw, rest), ZERO, put_saw)
-    if rest in CASE_CHOICES and head in {case.letter for case in project.cases}:
+    if head in {case.letter for case in project.cases}:
         return _case_choice(project, key, head, rest)
     return None
 
 
 def _case_choice(project: Project, key: str, letter: str, rest: str) -> Choice | None:
+    """Return the choice behind a place in the design, such as ``kick.height`` or ``inside.bays.1.widths.0``."""
     case = project.case(letter)
-    name, path = CASE_CHOICES[rest]
+    steps = rest.split(".")
+    found = _at(case, steps)
+    if found is None:
+        return None
+    words, value, zero, optional = found
 
-    def put(value: Length) -> Project:
-        changed = _put_at(case, path, value)
+    def put(new: Length | None) -> Project:
+        changed = put_at(case, steps, new)
         if rest == "width":
             changed = replace(changed, follows=False)
         return project.with_case(changed)
 
-    value: Any = case
-    for step in path:
-        value = getattr(value, step)
-    zero_allowed = rest.endswith((".play", ".setback", ".gap")) or ".reveal" in rest
-    return Choice(key, f"{letter}: {name}", value, ZERO if zero_allowed else _THIN, put)
+    clear = (lambda: put(None)) if optional else None
+    return Choice(key, f"{letter}: {words}", value, ZERO if zero else _THIN, put, clear)
 
 
-def _put_at(record: Any, path: tuple[str, ...], value: Length) -> Any:
-    if not path:
+def _at(record: Any, steps: list[str]) -> tuple[str, Length | None, bool, bool] | None:
+    """Return words, value, whether 0 is allowed and whether it may be empty; ``None`` if no size is there."""
+    for i, step in enumerate(steps[:-1]):
+        if isinstance(record, tuple):
+            if not step.isdigit() or int(step) >= len(record):
+                return None
+            record = record[int(step)]
+        elif step in getattr(record, "__dataclass_fields__", {}):
+            if step in _LISTED and i == len(steps) - 2:
+                return _in_list(getattr(record, step), step, steps[-1])
+            record = getattr(record, step)
+        else:
+            return None
+    known = getattr(record, "__dataclass_fields__", {}).get(steps[-1])
+    if known is None:
+        return None
+    value = getattr(record, steps[-1])
+    if known.metadata.get("kind") == "size":
+        return known.metadata["words"], value, known.metadata["zero"], "empty" in known.metadata
+    if isinstance(value, Length):
+        return _OUTSIDE.get(steps[-1], steps[-1]), value, steps[-1] not in _OUTSIDE, False
+    return None
+
+
+def _in_list(values: tuple[Length | None, ...], name: str, step: str) -> tuple[str, Length | None, bool, bool] | None:
+    if not step.isdigit() or int(step) >= len(values):
+        return None
+    words = f"{_LISTED[name]} {int(step) + 1}"
+    return words, values[int(step)], name == "setbacks", name != "setbacks"
+
+
+def put_at(record: Any, steps: list[str], value: Any) -> Any:
+    """Return a record with another value at a place in it."""
+    if not steps:
         return value
-    return replace(record, **{path[0]: _put_at(getattr(record, path[0]), path[1:], value)})
+    step, rest = steps[0], steps[1:]
+    if isinstance(record, tuple):
+        at = int(step)
+        return (*record[:at], put_at(record[at], rest, value), *record[at + 1 :])
+    return replace(record, **{step: put_at(getattr(record, step), rest, value)})
+
+
+def get_at(record: Any, steps: list[str]) -> Any:
+    """Return what stands at a place in a record.
+
+    Raises:
+        AttributeError: if there is no such place.
+        IndexError: if a list is shorter.
+    """
+    for step in steps:
+        record = record[int(step)] if isinstance(record, tuple) else getattr(record, step)
+    return record
 
 
 def _room_choice(project: Project, key: str, rest: str) -> Choice | None:

@@ -4,6 +4,8 @@
 Format history (see docs/file-format.md):
 
 1. First version: project, units, alcove, rack, cases, measured.
+2. Every school of construction: a case has frame, inside, cut-outs, scribes, load and turn; bottom and
+   fixed members name their joint; the rack has boards, prices, and what each stock is made of.
 """
 
 from __future__ import annotations
@@ -11,7 +13,8 @@ from __future__ import annotations
 import json
 from dataclasses import fields, is_dataclass
 from enum import Enum
-from typing import Any, get_args, get_origin
+from types import NoneType, UnionType
+from typing import Any, Union, get_args, get_origin
 
 from cattrs import ClassValidationError, Converter, IterableValidationError, transform_error
 from cattrs.gen import make_dict_structure_fn, make_dict_unstructure_fn
@@ -22,8 +25,9 @@ from ..lengths import Length
 from ..typed import read_length
 from ..units import System, Units
 from .tree import Project
+from .upgrades import upgraded
 
-FORMAT, VERSION = "ablebox", 1
+FORMAT, VERSION = "ablebox", 2
 
 _INCH, _MM = Units(System.INCH), Units(System.MM)
 _SCHOOL_NAMES = {record: name for schools in SCHOOLS.values() for name, record in schools.items()}
@@ -95,6 +99,36 @@ def _record_in(converter: Converter, kind: Any) -> Any:
     return structure
 
 
+def _is_schools(kind: Any) -> bool:
+    """Whether a type is a choice between schools, which say in the file which they are."""
+    if get_origin(kind) not in (Union, UnionType):
+        return False
+    return all(member in _SCHOOL_NAMES for member in get_args(kind))
+
+
+def _school_in(converter: Converter, kind: Any) -> Any:
+    members = {_SCHOOL_NAMES[member]: member for member in get_args(kind)}
+
+    def structure(value: Any, _: Any) -> Any:
+        if not isinstance(value, dict):
+            raise _Wrong("is not an object { }")
+        chosen = value.get("school")
+        if not isinstance(chosen, str) or chosen not in members:
+            raise _Wrong(f"“school” is {json.dumps(chosen)[:40]}, not one of {', '.join(members)}")
+        return converter.structure(value, members[chosen])
+
+    return structure
+
+
+def _is_optional(kind: Any) -> bool:
+    return get_origin(kind) in (Union, UnionType) and NoneType in get_args(kind)
+
+
+def _optional_in(converter: Converter, kind: Any) -> Any:
+    inner = next(member for member in get_args(kind) if member is not NoneType)
+    return lambda value, _: None if value is None else converter.structure(value, inner)
+
+
 def _is_tuple(kind: Any) -> bool:
     return get_origin(kind) is tuple
 
@@ -102,12 +136,12 @@ def _is_tuple(kind: Any) -> bool:
 def _tuple_in(converter: Converter, kind: Any) -> Any:
     """Read a list, and nothing that merely can be walked through."""
     listed: Any = list.__class_getitem__(get_args(kind)[0])
-    inner = converter.get_structure_hook(listed)
 
     def structure(value: Any, _: Any) -> Any:
         if not isinstance(value, list):
             raise _Wrong("is not a list [ ]")
-        return tuple(inner(value, listed))
+        # Asked for late: an inside holds insides.
+        return tuple(converter.get_structure_hook(listed)(value, listed))
 
     return structure
 
@@ -126,6 +160,9 @@ def _converter() -> Converter:
         made.register_structure_hook(kind, _strict(kind, words))
     made.register_structure_hook_func(lambda kind: isinstance(kind, type) and issubclass(kind, Enum), _enum_in)
     made.register_structure_hook_factory(is_dataclass, lambda kind: _record_in(made, kind))
+    made.register_structure_hook_factory(_is_optional, lambda kind: _optional_in(made, kind))
+    made.register_structure_hook_factory(_is_schools, lambda kind: _school_in(made, kind))
+    made.register_unstructure_hook_func(_is_schools, lambda record: made.unstructure(record, type(record)))
     made.register_structure_hook_factory(_is_tuple, lambda kind: _tuple_in(made, kind))
     made.register_unstructure_hook_factory(is_dataclass, lambda kind: _record_out(made, kind))
     made.register_structure_hook(Length, _length_in)
@@ -165,7 +202,7 @@ def from_text(text: str, path: str) -> Project:
     unknown = sorted(set(tree) - {"format", "version", "project"})
     faults = [(name, "is not known") for name in unknown]
     try:
-        project = _CONVERTER.structure(tree.get("project"), Project)
+        project = _CONVERTER.structure(upgraded(tree.get("project"), version), Project)
     except (ClassValidationError, IterableValidationError) as group:
         faults += _listed(group)
     except _Wrong as fault:
@@ -173,6 +210,25 @@ def from_text(text: str, path: str) -> Project:
     if faults:
         raise FileFaulty(path, faults, _REMEDY)
     return project
+
+
+def record_text(record: Any) -> Any:
+    """Return any record of a project as plain data, as it stands in files."""
+    return _CONVERTER.unstructure(record)
+
+
+def record_from(tree: Any, kind: Any, path: str) -> Any:
+    """Read a record from plain data, as strictly as from a project.
+
+    Raises:
+        FileFaulty: with every fault that was found.
+    """
+    try:
+        return _CONVERTER.structure(tree, kind)
+    except (ClassValidationError, IterableValidationError) as group:
+        raise FileFaulty(path, _listed(group), "Mend these places, or take the file away to start anew.") from None
+    except _Wrong as fault:
+        raise FileFaulty(path, [("", str(fault))], "Mend this place, or take the file away to start anew.") from None
 
 
 _REMEDY = "Mend these places, or open the previous version kept beside the file (its name ends in ~)."

@@ -2,7 +2,7 @@
 """The numbers of the stock that a person may set: thicknesses and sheet sizes.
 
 ``stock/case/thickness`` is the measured thickness, ``stock/case/nominal`` the one in the name,
-``stock/case/sheet.2.length`` the length of the second sheet, ``edging/solid/thickness`` a band.
+``stock/case/sheet.2.length`` the length of the second sheet, ``stock/frame/board.1.width`` of a board, ``edging/solid/thickness`` a band.
 """
 
 from __future__ import annotations
@@ -12,7 +12,7 @@ from dataclasses import replace
 from typing import Any
 
 from ..lengths import ZERO, Length, millimetres
-from ..stock import SheetGoods
+from ..stock import BoardGoods, SheetGoods
 from .choice import Choice
 from .tree import Project
 
@@ -25,8 +25,40 @@ def with_goods(project: Project, old: SheetGoods, new: SheetGoods) -> Project:
     return replace(project, rack=replace(project.rack, goods=rows))
 
 
+def with_boards(project: Project, old: BoardGoods, new: BoardGoods) -> Project:
+    """Return the project with one kind of boards in place of another."""
+    rows = tuple(new if row is old else row for row in project.rack.boards)
+    return replace(project, rack=replace(project.rack, boards=rows))
+
+
+def _board_choice(project: Project, key: str, goods: BoardGoods, what: str) -> Choice | None:
+    def put(**changes: Any) -> Project:
+        return with_boards(project, goods, replace(goods, **changes))
+
+    if what == "thickness":
+        title = f"measured thickness of {goods.name}"
+        return Choice(key, title, goods.thickness, _THIN, lambda value: put(measured=value))
+    if what == "nominal":
+        return Choice(key, f"thickness of {goods.name}", goods.nominal, _THIN, lambda value: put(nominal=value))
+    found = re.fullmatch(r"board\.(\d+)\.(length|width)", what)
+    if found is None or not 1 <= int(found[1]) <= len(goods.boards):
+        return None
+    at, side = int(found[1]) - 1, found[2]
+
+    def put_side(value: Length) -> Project:
+        boards = list(goods.boards)
+        boards[at] = replace(boards[at], length=value) if side == "length" else replace(boards[at], width=value)
+        return put(boards=tuple(boards))
+
+    board = goods.boards[at]
+    return Choice(key, f"{side} of {board.name} in {goods.name}", getattr(board, side), _THIN, put_side)
+
+
 def stock_choice(project: Project, key: str, code: str, what: str) -> Choice | None:
-    """Return the choice behind a number of a kind of sheet; ``None`` if there is none."""
+    """Return the choice behind a number of a kind of sheet or board; ``None`` if there is none."""
+    boards = next((row for row in project.rack.boards if row.code == code), None)
+    if boards is not None:
+        return _board_choice(project, key, boards, what)
     goods = next((row for row in project.rack.goods if row.code == code), None)
     if goods is None:
         return None

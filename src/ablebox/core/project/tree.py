@@ -4,12 +4,14 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass, field, replace
+from dataclasses import dataclass, field, fields, is_dataclass, replace
+from typing import Any
 
 from ..cabinet.design import Case
+from ..cabinet.kinds import starting_case
 from ..lengths import ZERO, Length, inches, millimetres
 from ..room.alcove import Alcove, first_readings
-from ..stock import Edging, Rack, Saw, Sheet, SheetGoods
+from ..stock import Board, BoardGoods, Edging, Rack, Saw, Sheet, SheetGoods
 from ..units import System, Units
 
 
@@ -39,13 +41,16 @@ class Project:
         letters = [case.letter for case in self.cases]
         if len(set(letters)) != len(letters):
             raise ValueError("two cases have the same letter")
+        sheets = {goods.code for goods in self.rack.goods}
+        boards = {goods.code for goods in self.rack.boards}
+        bands = {edging.code for edging in self.rack.edgings}
         for case in self.cases:
-            for code in (case.goods, case.back.goods, case.fronts.goods):
-                if code not in {goods.code for goods in self.rack.goods}:
-                    raise ValueError(f"case {case.letter} names stock “{code}”, which the project does not have")
-            for code in (case.edging, case.fronts.edging):
-                if code and code not in {edging.code for edging in self.rack.edgings}:
-                    raise ValueError(f"case {case.letter} names edging “{code}”, which the project does not have")
+            for kind, code in named_stock(case):
+                known, words = {"sheets": (sheets, "stock"), "boards": (boards, "boards"), "band": (bands, "edging")}[
+                    kind
+                ]
+                if code not in known and not (kind == "band" and not code):
+                    raise ValueError(f"case {case.letter} names {words} “{code}”, which the project does not have")
         if any(length <= ZERO for length in self.measured.values()):
             raise ValueError("a measured size is above 0")
 
@@ -63,6 +68,42 @@ class Project:
     def with_case(self, case: Case) -> Project:
         """Return the project with this case in place of the one with its letter."""
         return replace(self, cases=tuple(case if old.letter == case.letter else old for old in self.cases))
+
+
+def named_stock(case: Case) -> list[tuple[str, str]]:
+    """Return the kind and code of all stock a case names, wherever in its design."""
+    found = [("sheets", case.goods), ("band", case.edging)]
+
+    def walk(record: Any) -> None:
+        if isinstance(record, tuple):
+            for each in record:
+                walk(each)
+        elif is_dataclass(record) and not isinstance(record, (type, Length)):
+            for each in fields(record):
+                kind, value = each.metadata.get("kind"), getattr(record, each.name)
+                if kind in ("sheets", "boards", "band"):
+                    found.append((kind, value))
+                else:
+                    walk(value)
+
+    walk(case)
+    return found
+
+
+#: Boards as sold and as they are. Softwood: American Softwood Lumber Standard, PS 20 (from memory), dry and surfaced.
+BOARDS_INCH = (("1x2", "1 1/2"), ("1x3", "2 1/2"), ("1x4", "3 1/2"), ("1x6", "5 1/2"), ("1x8", "7 1/4"),
+               ("1x10", "9 1/4"), ("1x12", "11 1/4"))  # fmt: skip
+#: Planed strips in sizes common at metric counters (common practice).
+BOARDS_MM = (("20 × 40", 40), ("20 × 60", 60), ("20 × 90", 90), ("20 × 120", 120), ("20 × 190", 190))
+
+
+def first_boards(system: System) -> tuple[BoardGoods, ...]:
+    """Return the boards a new project starts with."""
+    if system is System.INCH:
+        boards = tuple(Board(name, inches(width), inches(96)) for name, width in BOARDS_INCH)
+        return (BoardGoods("frame", "soft maple boards", inches("3/4"), None, boards),)
+    strips = tuple(Board(name, millimetres(width), millimetres(2400)) for name, width in BOARDS_MM)
+    return (BoardGoods("frame", "beech strips 20", millimetres(20), None, strips, "beech"),)
 
 
 def first_rack(system: System) -> Rack:
@@ -83,6 +124,7 @@ def first_rack(system: System) -> Rack:
                 Edging("solid", "solid strip 1/8", inches("1/8"), True),
             ),
             Saw(inches("1/8"), inches("1/4")),
+            first_boards(system),
         )
     sheet = Sheet(millimetres(2440), millimetres(1220))
     return Rack(
@@ -96,33 +138,17 @@ def first_rack(system: System) -> Rack:
             Edging("band", "ABS band 1 mm", millimetres(1), True),
         ),
         Saw(millimetres("3.2"), millimetres(6)),
+        first_boards(system),
     )
 
 
-def first_case(letter: str, system: System) -> Case:
-    """Return a case to start from, in sizes common where the unit is used."""
-    if system is System.INCH:
-        return Case(letter)
-    case = Case(letter, width=millimetres(600), height=millimetres(870), depth=millimetres(580))
-    return replace(
-        case,
-        kick=replace(case.kick, height=millimetres(100), depth=millimetres(75)),
-        bottom=replace(case.bottom, dado=millimetres(6)),
-        top=replace(case.top, width=millimetres(90)),
-        back=replace(case.back, groove=millimetres(6), play=millimetres("1.5"), rail=millimetres(90)),
-        shelves=replace(
-            case.shelves, play=millimetres(3), setback=millimetres(6), hole=millimetres(5), hole_depth=millimetres(10),
-            pitch=millimetres(32), inset=millimetres(50), margin=millimetres(96),
-        ),
-        fronts=replace(
-            case.fronts, reveal=millimetres("1.5"), reveal_top=millimetres("1.5"),
-            reveal_bottom=millimetres("1.5"), gap=millimetres(3),
-        ),
-    )  # fmt: skip
+def new_project(system: System = System.INCH, rack: Rack | None = None) -> Project:
+    """Return a project to start from: an alcove with one case that follows its width.
 
-
-def new_project(system: System = System.INCH) -> Project:
-    """Return a project to start from: an alcove with one case that follows its width."""
+    Args:
+        system: the units it starts in.
+        rack: the stock; the usual one if not given.
+    """
     if system is System.INCH:
         alcove = first_readings(inches("27 1/4"), inches(96))
     else:
@@ -131,8 +157,8 @@ def new_project(system: System = System.INCH) -> Project:
             tape_body=millimetres(75),
             allowance=millimetres(12),
         )
-    case = replace(first_case("A", system), follows=True)
-    return Project("New project", "", Units(system), alcove, first_rack(system), (case,))
+    case = replace(starting_case("A", "base", system), follows=True)
+    return Project("New project", "", Units(system), alcove, rack or first_rack(system), (case,))
 
 
 def next_letter(cases: tuple[Case, ...]) -> str:

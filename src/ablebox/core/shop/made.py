@@ -14,8 +14,9 @@ from ..parts.listing import Part, parts_list
 from ..project.tree import Project
 from ..reckoning import Reckoned
 from ..room.alcove import Measured
+from ..run.base_frames import under_all
 from ..run.widths import following_widths, run_width
-from ..stock import Grain, Sheet, SheetGoods
+from ..stock import Goods, Grain, Sheet
 from ..units import Units
 
 
@@ -35,8 +36,15 @@ class Made:
         self.room = Measured(project.alcove)
         self.widths = following_widths(project.cases, self.room)
         self.assemblies: tuple[Assembly, ...] = tuple(
-            build(case, project.rack, project.units, project.measured, self.widths.get(case.letter))
-            for case in project.cases
+            build(
+                case,
+                project.rack,
+                project.units,
+                project.measured,
+                self.widths.get(case.letter),
+                under_all(i, project.cases, self.widths),
+            )
+            for i, case in enumerate(project.cases)
         )
 
     def assembly(self, letter: str) -> Assembly:
@@ -60,6 +68,11 @@ class Made:
         """The widths of the cases in the alcove, added up; ``None`` if none stands in it."""
         widths = [self.assembly(case.letter).outside[0] for case in self.project.cases if case.in_alcove]
         return run_width(widths) if widths else None
+
+    @property
+    def stock(self) -> tuple[Goods, ...]:
+        """All kinds of stock of the project, sheets first."""
+        return (*self.project.rack.goods, *self.project.rack.boards)
 
     @cached_property
     def problems(self) -> dict[str, Problem]:
@@ -125,7 +138,7 @@ def buildable(project: Project) -> AbleBoxError | None:
     return None
 
 
-def goods_words(goods: SheetGoods, units: Units) -> str:
+def goods_words(goods: Goods, units: Units) -> str:
     """Return a stock's name with the thickness that is reckoned with."""
     how = "measured" if goods.measured is not None else "by its name"
     return f"{goods.name}, {units.write(goods.thickness)} {how}"

@@ -4,11 +4,12 @@
 from __future__ import annotations
 
 from ..shop.made import Made
-from . import built, fit, holes, joints, readings, stock
+from . import built, fit, holes, joints, neighbours, readings, sag, stock
 from .snag import Check, Snag
 
 CHECKS: tuple[Check, ...] = (
-    *fit.CHECKS, *built.CHECKS, *stock.CHECKS, *joints.CHECKS, *holes.CHECKS, *readings.CHECKS,
+    *fit.CHECKS, *built.CHECKS, *stock.CHECKS, *joints.CHECKS, *neighbours.CHECKS, *holes.CHECKS,
+    *sag.CHECKS, *readings.CHECKS,
 )  # fmt: skip
 
 

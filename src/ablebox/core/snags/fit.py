@@ -8,6 +8,8 @@ from dataclasses import replace
 from math import isqrt
 
 from ..cabinet.design import Case
+from ..case.base_frame import BaseFrame
+from ..case.base_hung import Hung
 from ..lengths import ZERO, Length
 from ..project.tree import Project
 from ..shop.made import Made
@@ -85,11 +87,14 @@ def under_the_ceiling(made: Made) -> Iterator[Snag]:
         return
     write, top = made.units.write, ceiling.length.ticks
     for case in made.project.cases:
-        if not case.in_alcove:
+        if not case.in_alcove or isinstance(case.kick, Hung):
             continue
         height, depth = case.height.ticks, case.depth.ticks
-        diagonal = Length(isqrt(height**2 + depth**2))
-        most = Length(isqrt(max(0, top**2 - depth**2)))
+        # What stands on a base frame is tipped up without it.
+        apart = case.kick.height.ticks if isinstance(case.kick, BaseFrame) else 0
+        tipped = height - apart
+        diagonal = Length(isqrt(tipped**2 + depth**2))
+        most = Length(isqrt(max(0, top**2 - depth**2)) + apart)
         fix = None
         if most.ticks > 0:
             lower = _stepped_down(made, most)
@@ -97,11 +102,11 @@ def under_the_ceiling(made: Made) -> Iterator[Snag]:
         if height > top:
             text = f"{case.letter}: {write(case.height)} high under a ceiling of {write(ceiling.length)}."
             yield Snag("fit.ceiling", Level.STOP, text, case.letter, f"{case.letter}/height", fix)
-        elif height**2 + depth**2 > top**2:
+        elif tipped**2 + depth**2 > top**2:
             text = (
-                f"{case.letter} cannot be tipped up: {write(case.height)} high and {write(case.depth)} deep needs "
+                f"{case.letter} cannot be tipped up: {write(Length(tipped))} high and {write(case.depth)} deep needs "
                 f"{write(diagonal)}, the ceiling is at {write(ceiling.length)}; build it {write(most)} or less, "
-                "or on a separate base."
+                f"{'or in two parts' if apart else 'or on a separate base'}."
             )
             yield Snag("fit.tip-up", Level.STOP, text, case.letter, f"{case.letter}/height", fix)
 

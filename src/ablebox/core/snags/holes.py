@@ -4,10 +4,12 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import replace
 
 from ..assembly.part import Holes
+from ..fronts.door_pair import DoorPair
 from ..lengths import Length, inches, millimetres
+from ..project.choice import Choice
+from ..project.choices import choice
 from ..shop.made import Made
 from .snag import Check, Fix, Level, Snag
 
@@ -32,25 +34,63 @@ def pins_meet_hinges(made: Made) -> Iterator[Snag]:
     """Pin holes and the holes of hinge plates stand in the same side."""
     for case in made.project.cases:
         side = made.assembly(case.letter).part("side.left")
-        by_name = {holes.name: holes for holes in side.holes}
-        pins, plates = by_name.get("shelf pins"), by_name.get("hinge plates")
-        if pins is None or plates is None:
+        pins = [holes for holes in side.holes if holes.name == "shelf pins"]
+        plates = [holes for holes in side.holes if holes.name == "hinge plates"]
+        nears = [near for one in pins for other in plates if (near := _near(one, other)) is not None]
+        if not nears:
             continue
-        near = _near(pins, plates)
-        if near is not None:
+        write = made.units.write
+        text = (
+            f"{case.letter}: pin holes and hinge plates run into each other in the sides, {write(min(nears))} apart; "
+            "move the pin rows away from the hinges."
+        )
+        found = _first_inset(made, case.letter)
+        fix = None
+        if found is not None and found.value is not None:
+            moved = found.value + inches("1/2")
+            fix = Fix(f"Set the pin rows {write(moved)} in", found.put(moved))
+        yield Snag("holes.meet", Level.WARN, text, case.letter, found.key if found else "", fix)
+
+
+def _first_inset(made: Made, letter: str) -> Choice | None:
+    """Return the inset of the first pin rows in the leftmost bays."""
+    for bay in made.assembly(letter).bays:
+        for i in range(8):
+            found = choice(made.project, f"{letter}/{bay.path}.fittings.{i}.inset")
+            if found is not None and bay.left == "side.left":
+                return found
+    return None
+
+
+def pins_meet_in_a_partition(made: Made) -> Iterator[Snag]:
+    """Pin holes from both faces of a partition stand opposite each other; together they go through."""
+    for assembly in made.assemblies:
+        for part in assembly.parts:
+            if not part.role.startswith("partition"):
+                continue
+            deep = {holes.face: holes for holes in part.holes if holes.name == "shelf pins"}
+            if len(deep) < 2:
+                continue
+            one, other = deep.values()
+            left = part.thickness.length - one.depth - other.depth
+            shared = {c[1:] for c in one.centres} & {c[1:] for c in other.centres}
+            if left >= _WEB or not shared:
+                continue
             write = made.units.write
-            moved = replace(case, shelves=replace(case.shelves, inset=case.shelves.inset + inches("1/2")))
+            most = Length((part.thickness.length - _WEB).ticks // 2 // made.units.step.ticks * made.units.step.ticks)
             text = (
-                f"{case.letter}: pin holes and hinge plates run into each other in the sides, {write(near)} apart; "
-                "move the pin rows away from the hinges."
+                f"{assembly.letter}: pin holes meet inside the {part.name}, {write(one.depth)} deep from both faces of "
+                f"{write(part.thickness.length)}; bore them {write(most)} deep, or through for pins of both bays."
             )
-            fix = Fix(f"Set the pin rows {write(moved.shelves.inset)} in", made.project.with_case(moved))
-            yield Snag("holes.meet", Level.WARN, text, case.letter, f"{case.letter}/pins.inset", fix)
+            yield Snag("holes.through-partition", Level.WARN, text, assembly.letter)
+            break
 
 
 def cups_through(made: Made) -> Iterator[Snag]:
     """Under a hinge cup 2 mm of the door must be left, or the drill's point comes through."""
     for case in made.project.cases:
+        if not isinstance(case.fronts, DoorPair):
+            continue
         left = made.project.rack.sheet_goods(case.fronts.goods).thickness - case.fronts.hinge.depth
         if left < _WEB:
             write = made.units.write
@@ -58,20 +98,20 @@ def cups_through(made: Made) -> Iterator[Snag]:
                 f"{case.letter}: cups {write(case.fronts.hinge.depth)} deep leave {write(left)} of the door; "
                 "the drill's point comes through the face. Use thicker doors or shallower cups."
             )
-            yield Snag("hinge.through", Level.STOP, text, case.letter, f"{case.letter}/hinge.depth")
+            yield Snag("hinge.through", Level.STOP, text, case.letter, f"{case.letter}/fronts.hinge.depth")
 
 
 def wide_doors(made: Made) -> Iterator[Snag]:
     """Doors over about 24 in wide hang badly on two hinges (common practice)."""
     for case in made.project.cases:
-        width = made.assembly(case.letter).part("door.left").width
-        if width.length > _WIDEST_DOOR:
+        door = next((p for p in made.assembly(case.letter).parts if p.role == "door.left"), None)
+        if door is not None and door.width.length > _WIDEST_DOOR:
             write = made.units.write
             text = (
-                f"{case.letter}: each door is {write(width.length)} wide; over {write(_WIDEST_DOOR)} doors sag and "
+                f"{case.letter}: each door is {write(door.width.length)} wide; over {write(_WIDEST_DOOR)} doors sag and "
                 "swing far, make the case narrower or two of it."
             )
-            yield Snag("door.wide", Level.WARN, text, case.letter, width.key)
+            yield Snag("door.wide", Level.WARN, text, case.letter, door.width.key)
 
 
-CHECKS: tuple[Check, ...] = (cups_through, pins_meet_hinges, wide_doors)
+CHECKS: tuple[Check, ...] = (cups_through, pins_meet_hinges, pins_meet_in_a_partition, wide_doors)

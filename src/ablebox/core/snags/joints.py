@@ -6,12 +6,18 @@ from __future__ import annotations
 from collections.abc import Iterator
 from dataclasses import replace
 
+from ..assembly.part import CutKind
+from ..case.back_laid_on import LaidOnBack
+from ..case.back_none import NoBack
+from ..case.back_rabbeted import RabbetedBack
+from ..case.base_hung import Hung
+from ..case.kick_notched import NotchedKick
 from ..lengths import Length, inches
+from ..project.choices import choice
 from ..shop.made import Made
 from .snag import Check, Fix, Level, Snag
 
 _LEAST_RAIL = inches(3)
-_LONGEST_SHELF = inches(36)
 _KICK_HEIGHTS = (inches(3), inches("4 1/2"))
 _KICK_DEPTHS = (inches(2), inches("3 1/2"))
 
@@ -20,52 +26,62 @@ def _third(thickness: Length, step: Length) -> Length:
     return Length(max(step.ticks, thickness.ticks // 3 // step.ticks * step.ticks))
 
 
+#: Where the depth of a dado or groove stands in a design.
+_DEPTHS = ("bottom.joint.depth", "top.joint.depth", "back.groove", "inside.joint.depth")
+
+
 def too_deep(made: Made) -> Iterator[Snag]:
     """A dado or groove never takes over half of the stock (common practice)."""
     for case in made.project.cases:
-        half = made.project.rack.sheet_goods(case.goods).thickness.ticks / 2
-        third = _third(made.project.rack.sheet_goods(case.goods).thickness, made.units.step)
-        write = made.units.write
-        for name, key, depth, mended in (
-            ("dado", "bottom.dado", case.bottom.dado, replace(case, bottom=replace(case.bottom, dado=third))),
-            ("groove", "back.groove", case.back.groove, replace(case, back=replace(case.back, groove=third))),
-        ):
-            if depth.ticks > half:
-                text = (
-                    f"{case.letter}: a {name} {write(depth)} deep takes more than half of the side; "
-                    f"{write(third)} holds as well."
-                )
-                fix = Fix(f"Make the {name} {write(third)} deep", made.project.with_case(mended))
-                yield Snag("joint.too-deep", Level.STOP, text, case.letter, f"{case.letter}/{key}", fix)
+        thickness = made.project.rack.sheet_goods(case.goods).thickness
+        third, write = _third(thickness, made.units.step), made.units.write
+        for rest in _DEPTHS:
+            found = choice(made.project, f"{case.letter}/{rest}")
+            if found is None or found.value is None or 2 * found.value.ticks <= thickness.ticks:
+                continue
+            name = found.title.partition(": ")[2].removesuffix(" depth")
+            text = (
+                f"{case.letter}: a {name} {write(found.value)} deep takes more than half of the side; "
+                f"{write(third)} holds as well."
+            )
+            fix = Fix(f"Make the {name} {write(third)} deep", found.put(third))
+            yield Snag("joint.too-deep", Level.STOP, text, case.letter, found.key, fix)
 
 
 def narrow_rail(made: Made) -> Iterator[Snag]:
     """The case hangs on its rail; screws want 3 to 4 in of it (common practice)."""
     for case in made.project.cases:
-        if case.back.rail < _LEAST_RAIL:
-            write = made.units.write
-            text = f"{case.letter}: a hanging rail {write(case.back.rail)} wide gives screws little to hold; take {write(_LEAST_RAIL)} or more."
-            mended = replace(case, back=replace(case.back, rail=_LEAST_RAIL))
-            fix = Fix(f"Make the rail {write(_LEAST_RAIL)} wide", made.project.with_case(mended))
-            yield Snag("joint.narrow-rail", Level.WARN, text, case.letter, f"{case.letter}/rail.width", fix)
+        found = choice(made.project, f"{case.letter}/back.rail")
+        if found is None or found.value is None or found.value >= _LEAST_RAIL or not case.back.hangs:
+            continue
+        write = made.units.write
+        text = (
+            f"{case.letter}: a hanging rail {write(found.value)} wide gives screws little to hold; "
+            f"take {write(_LEAST_RAIL)} or more."
+        )
+        fix = Fix(f"Make the rail {write(_LEAST_RAIL)} wide", found.put(_LEAST_RAIL))
+        yield Snag("joint.narrow-rail", Level.WARN, text, case.letter, found.key, fix)
 
 
-def long_shelf(made: Made) -> Iterator[Snag]:
-    """A loose shelf of 3/4 stock over 36 in long shows its sag (common practice)."""
+def nothing_to_fasten(made: Made) -> Iterator[Snag]:
+    """A case is fastened through rails, a thick back or a stretcher on edge; a hung one must be."""
     for case in made.project.cases:
-        inside = made.numbers[f"{case.letter}/inside.width"].length
-        if case.shelves.count and inside > _LONGEST_SHELF:
-            write = made.units.write
-            text = (
-                f"{case.letter}: a shelf {write(inside)} long on four pins will sag; "
-                f"make two cases of it, or keep shelves under {write(_LONGEST_SHELF)}."
-            )
-            yield Snag("shelf.long", Level.WARN, text, case.letter, f"{case.letter}/shelf/length")
+        if case.back.hangs or case.top.nailer:
+            continue
+        hung = isinstance(case.kick, Hung)
+        text = f"{case.letter}: nothing to screw to the wall through: give its back a rail under the top."
+        fix = None
+        if isinstance(case.back, LaidOnBack | RabbetedBack | NoBack):
+            mended = replace(case, back=replace(case.back, upper_rail=True))
+            fix = Fix("Add a rail under the top", made.project.with_case(mended))
+        yield Snag("joint.no-rail", Level.STOP if hung else Level.WARN, text, case.letter, "", fix)
 
 
 def unusual_kick(made: Made) -> Iterator[Snag]:
     """Toes want a kick 3 to 4 1/2 in high and 2 to 3 1/2 in deep (common practice)."""
     for case in made.project.cases:
+        if not isinstance(case.kick, NotchedKick):
+            continue
         write = made.units.write
         for name, key, size, (low, high) in (
             ("high", "kick.height", case.kick.height, _KICK_HEIGHTS),
@@ -76,4 +92,19 @@ def unusual_kick(made: Made) -> Iterator[Snag]:
                 yield Snag("kick.unusual", Level.NOTE, text, case.letter, f"{case.letter}/{key}")
 
 
-CHECKS: tuple[Check, ...] = (too_deep, narrow_rail, long_shelf, unusual_kick)
+def thin_ledge(made: Made) -> Iterator[Snag]:
+    """A strip under 1 in left between a rabbet for the top and the back's rabbet breaks out (common practice)."""
+    for assembly in made.assemblies:
+        for part in assembly.parts:
+            rabbets = [cut for cut in part.cuts if cut.kind is CutKind.RABBET]
+            if len(rabbets) > 1 and part.thickness.length < inches("1/2"):
+                write = made.units.write
+                text = (
+                    f"{assembly.letter}: the {part.name} is {write(part.thickness.length)} thick and rabbeted along "
+                    f"{len(rabbets)} edges; stock under {write(inches('1/2'))} breaks there, use butt joints."
+                )
+                yield Snag("joint.thin-rabbets", Level.WARN, text, assembly.letter)
+                break
+
+
+CHECKS: tuple[Check, ...] = (too_deep, nothing_to_fasten, narrow_rail, unusual_kick, thin_ledge)

@@ -6,19 +6,22 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from ..cuts.bound import bound
+from ..lengths import ZERO
 from ..shop.made import Made
+from ..stock import BoardGoods
 from .snag import Check, Fix, Level, Snag
 
 
 def not_measured(made: Made) -> Iterator[Snag]:
     """Sheets are thinner than their name; grooves and inside widths need the real thickness."""
     used = {part.goods.code for part in made.parts}
-    for goods in made.project.rack.goods:
+    for goods in made.stock:
         if goods.code in used and goods.measured is None:
             key = f"stock/{goods.code}/thickness"
+            boards = isinstance(goods, BoardGoods)
             text = (
                 f"{goods.name} is reckoned at {made.units.write(goods.nominal)}, the size in its name; "
-                "measure a sheet, most are thinner."
+                f"measure a {'board, few are just that' if boards else 'sheet, most are thinner'}."
             )
             yield Snag("stock.not-measured", Level.NOTE, text, "", key, Fix("Enter the measured thickness", key=key))
 
@@ -26,7 +29,9 @@ def not_measured(made: Made) -> Iterator[Snag]:
 def no_sheet_holds_it(made: Made) -> Iterator[Snag]:
     """Every part fits on some sheet of its stock."""
     for part in made.parts:
-        problem = made.problems[part.goods.code]
+        problem = made.problems.get(part.goods.code)
+        if problem is None:
+            continue
         piece = next(p for p in problem.pieces if p.code == part.code)
         if any(problem.holds(supply, piece) for supply in problem.supplies if supply.count != 0):
             continue
@@ -56,4 +61,20 @@ def sheets_run_out(made: Made) -> Iterator[Snag]:
             yield Snag("stock.short", Level.STOP, text)
 
 
-CHECKS: tuple[Check, ...] = (no_sheet_holds_it, sheets_run_out, not_measured)
+def no_board_is_long_enough(made: Made) -> Iterator[Snag]:
+    """Every part of boards can be cut from one as long as it is."""
+    for part in made.parts:
+        if not isinstance(part.goods, BoardGoods):
+            continue
+        fitting = [board for board in part.goods.boards if board.width >= part.cut_width.length]
+        longest = max((board.length for board in fitting), default=ZERO)
+        if longest < part.cut_length.length:
+            write = made.units.write
+            text = (
+                f"{part.code} ({part.name}) is {write(part.cut_length.length)} long; the longest board of "
+                f"{part.goods.name} for it is {write(longest)}: add a longer one to the rack."
+            )
+            yield Snag("stock.short-board", Level.STOP, text, part.case, part.length.key)
+
+
+CHECKS: tuple[Check, ...] = (no_board_is_long_enough, no_sheet_holds_it, sheets_run_out, not_measured)

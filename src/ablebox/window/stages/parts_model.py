@@ -31,7 +31,7 @@ class PartsModel(QAbstractTableModel):
         self.beginResetModel()
         self._units = made.units
         self._rows = []
-        for goods in made.project.rack.goods:
+        for goods in made.stock:
             parts = [part for part in made.parts if part.goods.code == goods.code]
             if parts:
                 self._rows.append((goods_words(goods, made.units), None))

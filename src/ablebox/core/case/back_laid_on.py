@@ -1,0 +1,77 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Back laid on over everything: it squares the case, and its edge shows at a finished end.
+
+W x case height, the sides shallower by its thickness (common practice).
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..assembly.part import Face, Placed
+from ..lengths import ZERO, Length, inches
+from ..reckoning import Reckoned
+from .fields import option, size, stock
+from .rails import inside_rails
+from .shell import Lines, Shell, Work
+
+
+@dataclass(frozen=True, slots=True)
+class LaidOnBack:
+    """Choices of a back laid on.
+
+    Args:
+        goods: code of its stock.
+        rail: width of the hanging rails in front of it.
+        upper_rail: whether there is a rail under the top.
+        lower_rail: whether there is one on the bottom.
+    """
+
+    goods: str = stock("stock of the back", "back")
+    rail: Length = size("hanging rail width", inches("3 1/2"))
+    upper_rail: bool = option("a rail under the top", True)
+    lower_rail: bool = option("a rail on the bottom", False)
+
+    words = "laid on"
+    over_edges = True
+
+    @property
+    def hangs(self) -> bool:
+        """Whether there is something to screw through to the wall."""
+        return self.upper_rail
+
+    def _thickness(self, shell: Shell) -> Reckoned:
+        return shell.rack.sheet_goods(self.goods).reckoned_thickness("back thickness", shell.units)
+
+    def side_depth(self, shell: Shell) -> Reckoned:
+        """Return the depth of the sides: the carcass' less the back's thickness."""
+        return self.clear_depth(shell)
+
+    def clear_depth(self, shell: Shell) -> Reckoned:
+        """Return the depth from the carcass' front edge to the back's face.
+
+        Raises:
+            SizeImpossible: if nothing is left in front of the back.
+        """
+        total = shell.carcass_depth - self._thickness(shell)
+        depth = shell.book.named(total, "clear depth", "inside.depth")
+        shell.need(depth.length, inches(1), "clear depth", "Make the case deeper or its stock thinner.")
+        return depth
+
+    def build(self, shell: Shell, lines: Lines) -> Work:
+        """Return the back and the rails in front of it.
+
+        Raises:
+            SizeImpossible: if there is no room for the rails.
+        """
+        book = shell.book
+        width = book.named(shell.over_sides, "back, width", "back/width")
+        total = shell.height - lines.floor if lines.floor.length else shell.height.times(1)
+        height = book.named(total, "back, length", "back/length")
+        corner = (ZERO, shell.front + lines.clear_depth.length, lines.floor.length)
+        part = Placed(
+            "back", "back", self.goods, height, width, self._thickness(shell), (2, 0, 1), corner, shows=Face.FRONT
+        )
+        work = Work(parts=[part])
+        work.add(inside_rails(shell, lines, self.rail, self.upper_rail, self.lower_rail))
+        return work

@@ -1,0 +1,53 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""No back: hanging rails between the sides hold the case square and take the screws."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..lengths import Length, inches
+from ..reckoning import Reckoned
+from .fields import option, size
+from .rails import inside_rails
+from .shell import Lines, Shell, Work
+
+
+@dataclass(frozen=True, slots=True)
+class NoBack:
+    """Choices of a case without a back.
+
+    Args:
+        rail: width of the hanging rails.
+        upper_rail: whether there is a rail under the top.
+        lower_rail: whether there is one on the bottom.
+    """
+
+    rail: Length = size("hanging rail width", inches("3 1/2"))
+    upper_rail: bool = option("a rail under the top", True)
+    lower_rail: bool = option("a rail on the bottom", False)
+
+    words = "none"
+    over_edges = False
+
+    @property
+    def hangs(self) -> bool:
+        """Whether there is something to screw through to the wall."""
+        return self.upper_rail
+
+    def side_depth(self, shell: Shell) -> Reckoned:
+        """Return the depth of the sides: all of the carcass'."""
+        return shell.carcass_depth
+
+    def clear_depth(self, shell: Shell) -> Reckoned:
+        """Return the depth from the carcass' front edge to its back edge."""
+        depth = shell.book.named(shell.carcass_depth, "clear depth", "inside.depth")
+        shell.need(depth.length, inches(1), "clear depth", "Make the case deeper.")
+        return depth
+
+    def build(self, shell: Shell, lines: Lines) -> Work:
+        """Return the rails.
+
+        Raises:
+            SizeImpossible: if there is no room for them.
+        """
+        return inside_rails(shell, lines, self.rail, self.upper_rail, self.lower_rail)

@@ -1,0 +1,86 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Back in rabbets along the sides' back edges: its edges are hidden.
+
+W - 2(t - j), with j the depth of the rabbet (common practice).
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..assembly.part import CutKind, Face, Placed
+from ..lengths import Length, inches, millimetres
+from ..reckoning import Reckoned
+from .fields import option, size, stock
+from .rails import inside_rails
+from .shell import Lines, Shell, Work
+
+
+@dataclass(frozen=True, slots=True)
+class RabbetedBack:
+    """Choices of a back in rabbets.
+
+    Args:
+        goods: code of its stock.
+        rabbet: how far it reaches over each side.
+        rail: width of the hanging rails in front of it.
+        upper_rail: whether there is a rail under the top.
+        lower_rail: whether there is one on the bottom.
+    """
+
+    goods: str = stock("stock of the back", "back")
+    rabbet: Length = size("rabbet depth", inches("3/8"))
+    rail: Length = size("hanging rail width", inches("3 1/2"))
+    upper_rail: bool = option("a rail under the top", True)
+    lower_rail: bool = option("a rail on the bottom", False)
+
+    words = "in a rabbet"
+    over_edges = False
+
+    @property
+    def hangs(self) -> bool:
+        """Whether there is something to screw through to the wall."""
+        return self.upper_rail
+
+    def _thickness(self, shell: Shell) -> Reckoned:
+        return shell.rack.sheet_goods(self.goods).reckoned_thickness("back thickness", shell.units)
+
+    def side_depth(self, shell: Shell) -> Reckoned:
+        """Return the depth of the sides: all of the carcass'."""
+        return shell.carcass_depth
+
+    def clear_depth(self, shell: Shell) -> Reckoned:
+        """Return the depth from the carcass' front edge to the back's face.
+
+        Raises:
+            SizeImpossible: if nothing is left in front of the back.
+        """
+        total = shell.carcass_depth - self._thickness(shell)
+        depth = shell.book.named(total, "clear depth", "inside.depth")
+        shell.need(depth.length, inches(1), "clear depth", "Make the case deeper or its stock thinner.")
+        return depth
+
+    def build(self, shell: Shell, lines: Lines) -> Work:
+        """Return the back, its rabbets, and the rails in front of it.
+
+        Raises:
+            SizeImpossible: if nothing is left of the side beside the rabbet.
+        """
+        shell.need(self.rabbet, millimetres(1), "rabbet depth", "Type a depth, such as 3/8 in.")
+        left = shell.thickness.length - self.rabbet
+        shell.need(left, millimetres(1), "wood left beside the back's rabbet", "Make the rabbet shallower.")
+        book, thickness = shell.book, self._thickness(shell)
+        rabbet = book.chosen(self.rabbet, "rabbet depth", "back.rabbet")
+        width = book.named(shell.inside + rabbet.times(2), "back, width", "back/width")
+        height = book.named(lines.side_top - lines.back_foot, "back, length", "back/length")
+        face = shell.front + lines.clear_depth.length
+        reach = (face, face + thickness.length)
+        low = max(lines.back_foot.length, lines.foot.length)
+        work = Work(sums=[rabbet])
+        work.cut_both_sides(shell, CutKind.RABBET, "for the back", reach, (low, lines.side_top.length), self.rabbet)
+        corner = (shell.thickness.length - self.rabbet, face, lines.back_foot.length)
+        work.parts.append(
+            Placed("back", "back", self.goods, height, width, thickness, (2, 0, 1), corner, shows=Face.FRONT)
+        )
+        work.add(inside_rails(shell, lines, self.rail, self.upper_rail, self.lower_rail))
+        return work

@@ -1,0 +1,76 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""A thick structural back between the sides, 1/2 to 3/4 in: it carries the case, so there are no rails."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..assembly.part import Face, Placed
+from ..lengths import inches, millimetres
+from ..reckoning import Reckoned
+from .fields import check_names, one_of, stock
+from .joint.butt import FASTENERS, fastener_words
+from .shell import Lines, Shell, Work
+
+#: Thinner backs hold no screws that carry a case (1/8 to 1/4 in backs carry no hanging load, common practice).
+LEAST = millimetres(11)
+_APART = inches(6)
+
+
+@dataclass(frozen=True, slots=True)
+class ThickBack:
+    """Choices of a thick back.
+
+    Args:
+        goods: code of its stock.
+        fastener: what holds it.
+    """
+
+    goods: str = stock("stock of the back", "case")
+    fastener: str = one_of("held by", "pocket", FASTENERS)
+
+    words = "thick, between the sides"
+    over_edges = False
+    hangs = True
+
+    def __post_init__(self) -> None:
+        check_names(self)
+
+    def _thickness(self, shell: Shell) -> Reckoned:
+        return shell.rack.sheet_goods(self.goods).reckoned_thickness("back thickness", shell.units)
+
+    def side_depth(self, shell: Shell) -> Reckoned:
+        """Return the depth of the sides: all of the carcass'."""
+        return shell.carcass_depth
+
+    def clear_depth(self, shell: Shell) -> Reckoned:
+        """Return the depth from the carcass' front edge to the back's face.
+
+        Raises:
+            SizeImpossible: if nothing is left in front of the back.
+        """
+        total = shell.carcass_depth - self._thickness(shell)
+        depth = shell.book.named(total, "clear depth", "inside.depth")
+        shell.need(depth.length, inches(1), "clear depth", "Make the case deeper or its stock thinner.")
+        return depth
+
+    def build(self, shell: Shell, lines: Lines) -> Work:
+        """Return the back.
+
+        Raises:
+            SizeImpossible: if its stock is too thin to carry the case.
+        """
+        thickness = self._thickness(shell)
+        shell.need(
+            thickness.length,
+            LEAST,
+            "thickness of the structural back",
+            "Take thicker stock, or a thin back with rails.",
+        )
+        book = shell.book
+        width = book.named(shell.inside, "back, width", "back/width")
+        height = book.named(lines.side_top - lines.back_foot, "back, length", "back/length")
+        corner = (shell.thickness.length, shell.front + lines.clear_depth.length, lines.back_foot.length)
+        part = Placed("back", "back", self.goods, height, width, thickness, (2, 0, 1), corner, shows=Face.FRONT)
+        pieces = 2 * max(2, -(-height.length.ticks // _APART.ticks))
+        return Work(parts=[part], hardware=[(fastener_words(self.fastener, shell), pieces)])

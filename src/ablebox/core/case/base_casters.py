@@ -1,0 +1,45 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Casters: the case rolls. Four, or six from 48 in (1200 mm) on, two of them with brakes (common practice)."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..lengths import Length, inches
+from ..reckoning import Reckoned
+from .fields import size
+from .shell import Lines, Shell, Work
+
+_LONG = inches(48)
+
+
+@dataclass(frozen=True, slots=True)
+class Casters:
+    """Choices of the casters.
+
+    Args:
+        height: over all, wheel and plate.
+    """
+
+    height: Length = size("height of the casters", inches(4))
+
+    words = "casters"
+
+    def foot(self, shell: Shell) -> Reckoned:
+        """Return the height of the sides' lower ends."""
+        return self.line(shell)
+
+    def line(self, shell: Shell) -> Reckoned:
+        """Return the height of the lower edge of the face: the case stands on its casters.
+
+        Raises:
+            SizeImpossible: if the casters have no height.
+        """
+        shell.need(self.height, inches("1/2"), "height of the casters", "Type their height over all, such as 4 in.")
+        return shell.book.chosen(self.height, "height of the casters", "kick.height")
+
+    def build(self, shell: Shell, lines: Lines) -> Work:
+        """Count the casters."""
+        count = 6 if shell.over_sides.length >= _LONG else 4
+        rows = [("casters with brakes", 2), ("casters", count - 2), ("caster screws", 4 * count)]
+        return Work(sums=[lines.line], hardware=rows)

@@ -1,0 +1,81 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Adjustable feet with a kick board clipped to the front ones: frameless and metric shops.
+
+Feet under the sides' front and back corners, two more for each 36 in (900 mm) begun beyond the
+first; the kick board clears the floor by 1/8 in (3 mm) so that it goes in after levelling
+(common practice).
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..assembly.part import Face, Placed
+from ..lengths import ZERO, Length, inches, millimetres
+from ..reckoning import Reckoned
+from .fields import option, size
+from .shell import Lines, Shell, Work
+
+_FOOT = inches(36)
+_PER_CLIP = inches(24)
+
+
+@dataclass(frozen=True, slots=True)
+class Feet:
+    """Choices of the feet.
+
+    Args:
+        height: of the feet, as they are set.
+        setback: from the front edge of the sides to the kick board's face.
+        clear: between kick board and floor.
+        kick: whether there is a kick board.
+    """
+
+    height: Length = size("height of the feet", inches(4))
+    setback: Length = size("kick board set back", inches(2))
+    clear: Length = size("kick board off the floor", inches("1/8"), zero=True)
+    kick: bool = option("clipped kick board", True)
+
+    words = "adjustable feet"
+
+    def foot(self, shell: Shell) -> Reckoned:
+        """Return the height of the sides' lower ends."""
+        return self.line(shell)
+
+    def line(self, shell: Shell) -> Reckoned:
+        """Return the height of the lower edge of the face: the case stands on its feet.
+
+        Raises:
+            SizeImpossible: if the feet have no height.
+        """
+        shell.need(self.height, inches("1/2"), "height of the feet", "Type their height, such as 4 in or 100 mm.")
+        return shell.book.chosen(self.height, "height of the feet", "kick.height")
+
+    def build(self, shell: Shell, lines: Lines) -> Work:
+        """Return the kick board, and count feet and clips.
+
+        Raises:
+            SizeImpossible: if the kick board has no room.
+        """
+        wide = shell.over_sides.length
+        feet = 2 * (2 + (wide.ticks - 1) // _FOOT.ticks)
+        work = Work(sums=[lines.line], hardware=[("adjustable feet", feet)])
+        if not self.kick:
+            return work
+        book = shell.book
+        setback = book.chosen(self.setback, "kick board set back", "kick.setback")
+        clear = book.chosen(self.clear, "clear of the floor", "kick.clear")
+        room = lines.side_depth.length - self.setback - shell.thickness.length
+        shell.need(room, inches(1), "room behind the kick board", "Set it back less, or make the case deeper.")
+        length = book.named(shell.over_sides, "kick board, length", "kick/length")
+        width = book.named(lines.line - clear, "kick board, width", "kick/width")
+        shell.need(width.length, millimetres(10), "kick board width", "Let it clear the floor by less.")
+        corner = (ZERO, shell.front + self.setback, self.clear)
+        work.parts.append(
+            Placed("kick", "kick board", shell.goods.code, length, width, shell.thickness, (0, 2, 1), corner,
+                   shows=Face.FRONT, stands="apart")
+        )  # fmt: skip
+        clips = max(2, -(-wide.ticks // _PER_CLIP.ticks))
+        work.hardware.append(("kick board clips", clips))
+        work.sums += [setback, clear]
+        return work

@@ -1,0 +1,94 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""A separate base frame: two long boards and rungs between them, levelled once, under one or several cases.
+
+Best on bad floors; one long kick board hides the joints between cases; sides are shorter by its
+height; rungs at most 24 in (600 mm) apart (common practice).
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..assembly.part import Face, Placed
+from ..lengths import ZERO, Length, inches
+from ..reckoning import Reckoned
+from ..stock import Grain
+from .fields import option, size
+from .shell import Lines, Shell, Work
+
+RUNG_SPACING = inches(24)
+
+
+@dataclass(frozen=True, slots=True)
+class BaseFrame:
+    """Choices of the base frame.
+
+    Args:
+        height: of the frame.
+        setback: from the front edge of the sides to its face.
+        back: how far it stays clear of the case's back.
+        carried: whether the case stands on the frame of its neighbour at the left.
+    """
+
+    height: Length = size("base frame height", inches(4))
+    setback: Length = size("set back at the front", inches(3), zero=True)
+    back: Length = size("set back at the back", inches(1), zero=True)
+    carried: bool = option("stands on its left neighbour's frame", False)
+
+    words = "separate base frame"
+
+    def foot(self, shell: Shell) -> Reckoned:
+        """Return the height of the sides' lower ends."""
+        return self.line(shell)
+
+    def line(self, shell: Shell) -> Reckoned:
+        """Return the height of the lower edge of the face: the case stands on the frame.
+
+        Raises:
+            SizeImpossible: if the frame has no height.
+        """
+        shell.need(self.height, inches("1/2"), "base frame height", "Type its height, such as 4 in.")
+        return shell.book.chosen(self.height, "base frame height", "kick.height")
+
+    def build(self, shell: Shell, lines: Lines, under: Reckoned | None = None) -> Work:
+        """Return the frame's boards.
+
+        Args:
+            shell: the case.
+            lines: its lines.
+            under: the width of all cases that stand on the frame; the case's own if not given.
+
+        Raises:
+            SizeImpossible: if the case is not deep enough for a frame.
+        """
+        if self.carried:
+            return Work(sums=[lines.line])
+        book, thickness = shell.book, shell.thickness
+        t = thickness.length
+        setback = book.chosen(self.setback, "set back at the front", "kick.setback")
+        back = book.chosen(self.back, "set back at the back", "kick.back")
+        deep = book.named(lines.side_depth - setback - back, "base frame, depth", "base/depth")
+        shell.need(deep.length, t * 2 + inches(1), "base frame depth", "Set it back less, or make the case deeper.")
+        width = under or shell.over_sides
+        long = book.named(width, "base frame, length", "base/length")
+        across = book.named(deep - thickness.times(2), "rung, length", "rung/length")
+        high = book.named(lines.line, "base frame, width", "base/width")
+        y = shell.front + self.setback
+        work = Work(sums=[lines.line, setback, back, deep])
+        for role, name, at, seen in (
+            ("base.front", "kick board", y, Face.FRONT),
+            ("base.back", "base frame, back", y + deep.length - t, None),
+        ):
+            work.parts.append(
+                Placed(role, name, shell.goods.code, long, high, thickness, (0, 2, 1), (ZERO, at, ZERO), shows=seen,
+                       stands="apart")
+            )  # fmt: skip
+        clear = width.length - t
+        spans = max(1, -(-clear.ticks // RUNG_SPACING.ticks))
+        for i in range(spans + 1):
+            x = Length(clear.ticks * i // spans)
+            work.parts.append(
+                Placed(f"base.rung.{i + 1}", "rung", shell.goods.code, across, high, thickness, (1, 2, 0),
+                       (x, y + t, ZERO), grain=Grain.ANY, stands="apart")
+            )  # fmt: skip
+        return work

@@ -1,0 +1,77 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""A hanging rod between two uprights, in sockets.
+
+1 5/16 in thick, about 2 in under what is above and 12 in (300 mm) off the wall; over 48 in
+(1200 mm) it wants a support in the middle (common practice).
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ...assembly.part import Face
+from ...assembly.solid import Box
+from ...lengths import ZERO, Length, inches, millimetres
+from ..fields import size
+from ..shell import Work
+from .space import Space
+
+_SUPPORTED = inches(48)
+_PILOT, _PILOT_DEPTH = inches("1/8"), inches("3/8")
+
+
+@dataclass(frozen=True, slots=True)
+class HangingRod:
+    """Choices of a hanging rod.
+
+    Args:
+        drop: from what is above to its centre.
+        behind: its centre in front of the back's face.
+        thick: its diameter.
+        play: what it is shorter than the space.
+    """
+
+    drop: Length = size("rod centre below the top", inches("2 1/2"))
+    behind: Length = size("rod centre off the back", inches("11 1/2"))
+    thick: Length = size("rod diameter", inches("1 5/16"))
+    play: Length = size("play, both ends", inches("1/8"), zero=True)
+
+    words = "hanging rod"
+
+    def build(self, space: Space, path: str) -> Work:
+        """Return the rod as something to buy, and the centres of its sockets.
+
+        Raises:
+            SizeImpossible: if it does not lie within the space.
+        """
+        shell, book = space.shell, space.shell.book
+        radius = self.thick.share(2)[0]
+        y, z = space.back - self.behind, space.top.length - self.drop
+        for room, what in (
+            (self.drop - radius, "room above the rod"),
+            (z - radius - space.bottom.length, "room below the rod"),
+            (self.behind - radius, "room behind the rod"),
+            (y - radius - space.front, "room before the rod"),
+        ):
+            shell.need(room, ZERO, what, "Move the rod.")
+        shell.need(
+            shell.thickness.length - _PILOT_DEPTH, millimetres(1), "wood behind the rod's screws", "Use thicker stock."
+        )
+        play = book.chosen(self.play, "play, both ends", f"{path}.play")
+        length = book.named(space.width - play, "rod, length", space.key("rod") + "/length")
+        drop = book.chosen(self.drop, "rod centre below the top", f"{path}.drop")
+        behind = book.chosen(self.behind, "rod centre off the back", f"{path}.behind")
+        rod = Box(
+            (space.x.ticks, (y - radius).ticks, (z - radius).ticks),
+            (space.end.ticks, (y + radius).ticks, (z + radius).ticks),
+        )
+        clash = space.met(rod)
+        if clash:
+            raise shell.refuse("hanging rod", f"it would run where the {clash} is", "Move one of them.")
+        work = Work(sums=[play, drop, behind, length], obstacles=[("hanging rod", rod)])
+        for role, face in ((space.left, Face.RIGHT), (space.right, Face.LEFT)):
+            work.bore(role, face, "rod socket centre", _PILOT, _PILOT_DEPTH, [(ZERO, y, z)])
+        work.hardware += [(f"hanging rod {shell.units.write(length.length, True)} long", 1), ("rod sockets", 2)]
+        if space.width.length > _SUPPORTED:
+            work.hardware.append(("rod supports", 1))
+        return work

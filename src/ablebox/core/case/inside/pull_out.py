@@ -1,0 +1,100 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Pull-out shelves on side-mount slides.
+
+1/2 in (12.7 mm) for a slide at each side; the longest stock length that fits the depth, 10 to
+28 in by 2 or 250 to 700 mm by 50; where a face frame's stile reaches into the opening the slide
+is packed out flush with it (common practice).
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ...assembly.part import Face, Placed
+from ...lengths import ZERO, Length, inches, millimetres
+from ...units import System
+from ..fields import check_names, count, size
+from ..shell import Work
+from .space import Space
+
+_STOCK = {
+    System.INCH: tuple(inches(n) for n in range(10, 29, 2)),
+    System.MM: tuple(millimetres(n) for n in range(250, 701, 50)),
+}
+_FIRST, _HOLE, _HOLE_DEPTH = millimetres(37), millimetres(4), millimetres(9)
+
+
+@dataclass(frozen=True, slots=True)
+class PullOut:
+    """Choices of pull-out shelves.
+
+    Args:
+        count: how many.
+        slide: what each slide takes of the width.
+        clear: kept free behind the slides.
+    """
+
+    count: int = count("pull-out shelves", 2, 12)
+    slide: Length = size("slide clearance, each side", inches("1/2"))
+    clear: Length = size("free behind the slides", inches("1/4"), zero=True)
+
+    words = "pull-out shelves"
+
+    def __post_init__(self) -> None:
+        check_names(self)
+
+    def build(self, space: Space, path: str) -> Work:
+        """Return the shelves, and count slides and packers.
+
+        Raises:
+            SizeImpossible: if no slide is short enough, or nothing is left of the width.
+        """
+        if not self.count:
+            return Work()
+        shell, book = space.shell, space.shell.book
+        stock = _STOCK[shell.units.system]
+        room = space.depth.length - self.clear
+        fitting = [length for length in stock if length <= room]
+        if not fitting:
+            least = shell.units.write(stock[0], True)
+            raise shell.refuse("pull-out shelf", f"the shortest slides are {least} long", "Make the case deeper.")
+        shell.need(
+            shell.thickness.length - _HOLE_DEPTH, millimetres(1), "wood behind the slides' screws", "Use thicker stock."
+        )
+        slide = book.chosen(self.slide, "slide clearance", f"{path}.slide")
+        total = space.width - slide.times(2)
+        for over, side, stile in ((space.frame_over[0], "left", 0), (space.frame_over[1], "right", 1)):
+            if over:
+                total = total - book.chosen(
+                    over, f"packer behind the {side} stile", f"{space.key('pull-out')}.packer.{stile}"
+                )
+        key = space.key("pull-out")
+        length = book.named(total, "pull-out shelf, length", f"{key}/length")
+        shell.need(length.length, inches(3), "pull-out shelf length", "Make the bay wider.")
+        deep = book.chosen(fitting[-1], "slide length", f"{key}.slide", "longest stock length that fits")
+        width = book.named(deep, "pull-out shelf, width", f"{key}/width")
+        t = shell.thickness.length
+        low, high = space.clear_heights()
+        gaps = (high - low - t * self.count).share(self.count + 1)
+        shell.need(gaps[-1], inches(2), "room between pull-out shelves", "Take fewer.")
+        work = Work(sums=[slide, book.chosen(self.clear, "free behind the slides", f"{path}.clear")])
+        x = space.x + space.frame_over[0] + self.slide
+        z = low
+        lines = []
+        for i in range(self.count):
+            z = z + gaps[i]
+            work.parts.append(
+                Placed(f"{key}.{i + 1}", "pull-out shelf", shell.goods.code, length, width, shell.thickness, (0, 1, 2),
+                       (x, space.front, z), bands=shell.band(Face.FRONT), shows=Face.TOP)
+            )  # fmt: skip
+            lines.append(z + t.share(2)[0])
+            z = z + t
+        far = fitting[-1] - _FIRST
+        centres: list[tuple[Length, ...]] = [(ZERO, space.front + y, z) for y in (_FIRST, far) for z in lines]
+        work.bore(space.left, Face.RIGHT, "slide screws", _HOLE, _HOLE_DEPTH, centres)
+        work.bore(space.right, Face.LEFT, "slide screws", _HOLE, _HOLE_DEPTH, centres)
+        work.hardware.append((f"side-mount slides {shell.units.write(fitting[-1], True)}, pairs", self.count))
+        for over in space.frame_over:
+            if over:
+                work.hardware.append((f"packers {shell.units.write(over, True)} thick behind the frame", self.count))
+        return work

@@ -1,0 +1,137 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Adjustable shelves on pins.
+
+Play 1/8 to 1/4 in in the width and 1/4 in in the depth; holes 1/4 in or 5 mm, 1 in or 32 mm
+apart, none in the lowest and highest few inches; the front row is set from the front edge,
+the back row from the back's face (common practice). Rows are counted from the case's bottom, so
+that they are level across partitions of different height.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ...assembly.part import Face, Placed
+from ...lengths import ZERO, Length, inches, millimetres
+from ..fields import check_names, count, size
+from ..shell import Work
+from .space import Space
+
+PINS_A_SHELF = 4
+
+
+@dataclass(frozen=True, slots=True)
+class PinShelves:
+    """Choices of shelves on pins.
+
+    Args:
+        count: how many shelves.
+        play: what is taken off the inside width, over both ends.
+        setback: how far the front edge stays behind the case's.
+        hole: diameter of the pin holes.
+        hole_depth: depth of the pin holes.
+        pitch: from hole to hole.
+        inset: from front edge and back's face to the rows.
+        margin: the lowest hole above the floor, and at least this below the top.
+        setbacks: of single shelves, lowest first, where they differ.
+    """
+
+    count: int = count("shelves", 1, 20)
+    play: Length = size("play, both ends", inches("1/8"), zero=True)
+    setback: Length = size("set back at the front", inches("1/4"), zero=True)
+    hole: Length = size("pin hole diameter", inches("1/4"))
+    hole_depth: Length = size("pin hole depth", inches("3/8"))
+    pitch: Length = size("pitch of the pin holes", inches(1))
+    inset: Length = size("pin rows from the edges", inches(2))
+    margin: Length = size("lowest pin hole above the floor", inches(4))
+    setbacks: tuple[Length, ...] = ()
+
+    words = "shelves on pins"
+
+    def __post_init__(self) -> None:
+        check_names(self)
+
+    def pin_heights(self, space: Space) -> list[Length]:
+        """Return the heights of the holes in a row, lowest first, measured from the ground.
+
+        Raises:
+            SizeImpossible: if the holes run into each other.
+        """
+        need = space.shell.need
+        need(self.pitch, self.hole + millimetres(3), "pitch of the pin holes", "Space the holes farther apart.")
+        low, high = space.clear_heights()
+        start = space.lines.floor_top.length + self.margin
+        low, high = low + self.margin, high - self.margin
+        first = max(0, -(-(low - start).ticks // self.pitch.ticks))
+        last = (high - start).ticks // self.pitch.ticks
+        return [start + self.pitch * i for i in range(first, last + 1)]
+
+    def build(self, space: Space, path: str) -> Work:
+        """Return the shelves, each on the pins nearest to an equal division, and the pin holes.
+
+        Raises:
+            SizeImpossible: if there is no room for the shelves or the rows of holes.
+        """
+        if not self.count:
+            return Work()
+        shell = space.shell
+        thickness, depth = shell.thickness.length, space.depth.length
+        shell.need(thickness - self.hole_depth, millimetres(1), "wood behind the pin holes", "Bore them shallower.")
+        shell.need(self.hole, millimetres(2), "pin hole", "Type the pins' diameter, such as 1/4 in or 5 mm.")
+        shell.need(self.hole_depth, millimetres(2), "pin hole depth", "Type a depth, such as 3/8 in.")
+        shell.need(self.margin, self.hole, "margin of the pin holes", "Keep the holes away from floor and top.")
+        shell.need(self.inset, self.hole, "inset of the pin holes", "Keep the holes away from the edges.")
+        between = depth - self.inset * 2
+        shell.need(between, self.hole * 2, "room between the rows of pin holes", "Set the rows nearer to the edges.")
+        holes = self.pin_heights(space)
+        if len(holes) < self.count:
+            raise shell.refuse(
+                "shelf pins", f"there is room for {len(holes)} rows of holes", "Take fewer shelves or a higher case."
+            )
+        work = self._shelves(space, path, self._levels(space, holes))
+        rows = (space.front + self.inset, space.front + depth - self.inset)
+        centres: list[tuple[Length, ...]] = [(ZERO, y, z) for y in rows for z in holes]
+        work.bore(space.left, Face.RIGHT, "shelf pins", self.hole, self.hole_depth, centres)
+        work.bore(space.right, Face.LEFT, "shelf pins", self.hole, self.hole_depth, centres)
+        work.hardware.append(("shelf pins", PINS_A_SHELF * self.count))
+        return work
+
+    def _levels(self, space: Space, holes: list[Length]) -> list[Length]:
+        """Return the height of each shelf's underside: the top of a pin near an equal division."""
+        shell = space.shell
+        low, high = space.clear_heights()
+        clear = high - low
+        levels: list[Length] = []
+        start = 0
+        for i in range(self.count):
+            target = low.ticks + clear.ticks * (i + 1) // (self.count + 1)
+            last = len(holes) - (self.count - 1 - i)
+            start = min(range(start, last), key=lambda n: abs(holes[n].ticks - target)) + 1
+            levels.append(holes[start - 1] + self.hole.share(2)[0])
+        for lower, upper in zip(levels, [*levels[1:], high], strict=True):
+            shell.need(upper - lower - shell.thickness.length, ZERO, "room above a shelf", "Take fewer shelves.")
+        return levels
+
+    def _shelves(self, space: Space, path: str, levels: list[Length]) -> Work:
+        shell, book = space.shell, space.shell.book
+        play = book.chosen(self.play, "play, both ends", f"{path}.play")
+        key = space.key("shelf")
+        length = book.named(space.width - play, "shelf, length", f"{key}/length")
+        shell.need(self.play, ZERO, "play of the shelf", "Type 0 or more.")
+        shell.need(length.length, inches(1), "shelf length", "Make the play less.")
+        work = Work(sums=[play])
+        x = space.x + self.play.share(2)[0]
+        for i, level in enumerate(levels):
+            own = i < len(self.setbacks)
+            back = self.setbacks[i] if own else self.setback
+            where = f"{path}.setbacks.{i}" if own else f"{path}.setback"
+            setback = book.chosen(back, "set back at the front", where)
+            width = book.named(space.depth - setback, "shelf, width", f"{key}.{i + 1}/width" if own else f"{key}/width")
+            shell.need(back, ZERO, "setback of the shelf", "Type 0 or more.")
+            shell.need(width.length, inches(1), "shelf width", "Make the setback less.")
+            work.sums.append(setback)
+            work.parts.append(
+                Placed(f"{key}.{i + 1}", "shelf", shell.goods.code, length, width, shell.thickness, (0, 1, 2),
+                       (x, space.front + back, level), bands=shell.band(Face.FRONT), shows=Face.TOP)
+            )  # fmt: skip
+        return work

@@ -1,0 +1,19 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""No fronts: open shelves, or doors to be made later."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..case.shell import Lines, Shell, Work
+
+
+@dataclass(frozen=True, slots=True)
+class NoFronts:
+    """A case that stays open."""
+
+    words = "open"
+
+    def build(self, shell: Shell, lines: Lines) -> Work:
+        """Add nothing."""
+        return Work()

@@ -1,0 +1,38 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""One base frame under several cases: the first one's frame carries those that say they stand on it."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+
+from ..cabinet.design import Case
+from ..case.base_frame import BaseFrame
+from ..reckoning import Book, Origin, Reckoned
+
+
+def carried_by(at: int, cases: tuple[Case, ...]) -> list[Case]:
+    """Return the cases that stand on the base frame of a case, itself first; empty if it has none of its own."""
+    kick = cases[at].kick
+    if not isinstance(kick, BaseFrame) or kick.carried:
+        return []
+    found = [cases[at]]
+    for case in cases[at + 1 :]:
+        if not (isinstance(case.kick, BaseFrame) and case.kick.carried):
+            break
+        found.append(case)
+    return found
+
+
+def under_all(at: int, cases: tuple[Case, ...], widths: Mapping[str, Reckoned]) -> Reckoned | None:
+    """Return the width of all cases on one base frame; ``None`` where it carries one case only."""
+    carried = carried_by(at, cases)
+    if len(carried) < 2:
+        return None
+    total: Reckoned | None = None
+    for case in carried:
+        width = widths.get(case.letter) or Book(f"{case.letter}/").chosen(case.width, f"case {case.letter}", "width")
+        total = width.times(1) if total is None else total + width
+    assert total is not None
+    return Reckoned(
+        total.length, "width over the cases", f"{carried[0].letter}/base.under", Origin.RECKONED, "", total.terms
+    )

@@ -1,0 +1,65 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Do neighbours agree: one base frame under several cases, one stile over two sides."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import replace
+from itertools import pairwise
+
+from ..case.base_frame import BaseFrame
+from ..case.frame.face_frame import FaceFrame
+from ..shop.made import Made
+from .snag import Check, Fix, Level, Snag
+
+
+def base_frames_agree(made: Made) -> Iterator[Snag]:
+    """Cases on one base frame stand on the same height, and the first one has it."""
+    leader = None
+    for case in made.project.cases:
+        if not isinstance(case.kick, BaseFrame):
+            leader = None
+            continue
+        if not case.kick.carried:
+            leader = case
+            continue
+        if leader is None or not isinstance(leader.kick, BaseFrame):
+            text = f"{case.letter}: it is to stand on its left neighbour's base frame, and there is none."
+            after = made.project.with_case(replace(case, kick=replace(case.kick, carried=False)))
+            yield Snag("base.none", Level.STOP, text, case.letter, "", Fix("Give it a frame of its own", after))
+            continue
+        if case.kick.height != leader.kick.height:
+            write = made.units.write
+            text = (
+                f"{case.letter} is reckoned for a base frame {write(case.kick.height)} high and stands on that of "
+                f"{leader.letter}, {write(leader.kick.height)} high."
+            )
+            after = made.project.with_case(replace(case, kick=replace(case.kick, height=leader.kick.height)))
+            fix = Fix(f"Make it {write(leader.kick.height)}", after)
+            yield Snag("base.height", Level.STOP, text, case.letter, f"{case.letter}/kick.height", fix)
+
+
+def stiles_agree(made: Made) -> Iterator[Snag]:
+    """Where one stile covers two sides, the neighbour's stands proud by just what it covers."""
+    write = made.units.write
+    for left, right in pairwise(made.project.cases):
+        for case, other, own, theirs in ((left, right, "right", "left"), (right, left, "left", "right")):
+            if not isinstance(case.frame, FaceFrame) or not getattr(case.frame, own).neighbours:
+                continue
+            covered = getattr(case.frame, own).width
+            stile = getattr(other.frame, theirs) if isinstance(other.frame, FaceFrame) else None
+            if stile is None or stile.neighbours:
+                text = f"{case.letter}: its {own} side is to be covered by a stile of {other.letter}, which has none there."
+                yield Snag("frame.no-stile", Level.STOP, text, case.letter)
+            elif stile.proud != covered:
+                text = (
+                    f"{case.letter} counts on {write(covered)} of {other.letter}'s stile; "
+                    f"that stands {write(stile.proud)} proud."
+                )
+                frame = replace(case.frame, **{own: replace(getattr(case.frame, own), width=stile.proud)})
+                fix = Fix(f"Reckon with {write(stile.proud)}", made.project.with_case(replace(case, frame=frame)))
+                key = f"{case.letter}/frame.{own}.width"
+                yield Snag("frame.shared", Level.STOP, text, case.letter, key, fix if stile.proud else None)
+
+
+CHECKS: tuple[Check, ...] = (base_frames_agree, stiles_agree)

@@ -1,0 +1,60 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Do shelves sag under what they carry."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import replace
+
+from ..assembly.part import Placed
+from ..lengths import TICKS_PER_MM, Length, inches
+from ..materials import loads, materials
+from ..sag import Shelf
+from ..shop.made import Made
+from .snag import Check, Level, Snag
+
+_STRIP = inches("1 1/2")
+#: Roles of parts that carry things on their upper face, and whether they sit in the uprights.
+_SHELVES = {"shelf": False, "fixed": True, "pull-out": False}
+
+
+def beam(made: Made, letter: str, part: Placed) -> Shelf:
+    """Return a shelf of a case as a beam under the case's load."""
+    goods = made.project.rack.stock(part.goods)
+    stuff = materials().get(goods.stuff) or materials()["hardwood-ply"]
+    load = loads().get(made.project.case(letter).load) or loads()["kitchen"]
+    return Shelf(
+        part.length.length.mm,
+        part.width.length.mm,
+        part.thickness.length.mm,
+        stuff.stiffness,
+        stuff.density,
+        load.weight,
+        _SHELVES[part.role.partition(".")[0]],
+    )
+
+
+def shelves_sag(made: Made) -> Iterator[Snag]:
+    """The longest shelf of each case that sags more than the eye forgives, with what would help."""
+    for assembly in made.assemblies:
+        shelves = [part for part in assembly.parts if part.role.partition(".")[0] in _SHELVES]
+        worst = max(shelves, key=lambda part: part.length.length, default=None)
+        if worst is None:
+            continue
+        shelf = beam(made, assembly.letter, worst)
+        if not shelf.seen:
+            continue
+        write, step = made.units.write, made.units.step.ticks
+        load = loads()[made.project.case(assembly.letter).load]
+        sag = write(Length(round(shelf.in_years * TICKS_PER_MM)))
+        longest = Length(int(shelf.longest * TICKS_PER_MM) // step * step)
+        stiffer = replace(shelf, strip=_STRIP.mm)
+        held = write(Length(round(stiffer.in_years * TICKS_PER_MM)))
+        text = (
+            f"{assembly.letter}: a {worst.name} {write(worst.length.length)} long sags {sag} in years under {load.name}; "
+            f"keep it under {write(longest)}, or glue a strip {write(_STRIP)} high under its front edge, then it sags {held}."
+        )
+        yield Snag("shelf.sag", Level.WARN, text, assembly.letter, worst.length.key)
+
+
+CHECKS: tuple[Check, ...] = (shelves_sag,)
