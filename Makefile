@@ -6,7 +6,7 @@ VENV := .venv
 BIN := $(VENV)/bin
 READY := $(VENV)/ready
 
-.PHONY: demo test lint bench screenshots setup clean
+.PHONY: demo test lint bench prove screenshots setup clean
 
 setup: $(READY)
 
@@ -31,6 +31,11 @@ lint: $(READY)
 
 bench: $(READY)
 	$(BIN)/python benchmarks/bench.py
+
+COUNT ?= 20000
+
+prove: $(READY)
+	$(BIN)/python tools/prove.py $(COUNT)
 
 screenshots: $(READY)
 	QT_QPA_PLATFORM=offscreen $(BIN)/python tools/screenshots.py docs/screenshots

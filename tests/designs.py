@@ -8,6 +8,7 @@ from typing import Any
 
 from ablebox.core.assembly.part import Face
 from ablebox.core.cabinet.design import SCHOOLS, Case
+from ablebox.core.case.back_laid_on import LaidOnBack
 from ablebox.core.case.base_frame import BaseFrame
 from ablebox.core.case.base_legs import Legs
 from ablebox.core.case.base_skirt import Skirt
@@ -137,16 +138,18 @@ def any_case(rng: Random, letter: str = "A") -> Case:
     if isinstance(top, FullTop):
         joint = _one(rng, "joint")
         top = FullTop(joint, between(rng, 7, 60) if isinstance(joint, Dado) else ZERO)
+    back = _one(rng, "back")
     at_end = not isinstance(kick, NotchedKick | Skirt) and isinstance(frame, Frameless)
     bottom = Bottom(_one(rng, "joint") if at_end or rng.random() < 0.1 else _one(rng, "joint", "rabbet", "over"))
     scribes: tuple[Scribe, ...] = ()
     if rng.random() < 0.1:
         stations = (Station(ZERO, between(rng, 0, 6)), Station(millimetres(300), between(rng, 0, 6)))
         scribes = (Scribe("side.left", rng.choice([Face.BACK, Face.TOP]), stations),)
+    set_in = between(rng, 5, 20) if scribes and not isinstance(back, LaidOnBack) else ZERO
     cutouts = (Cutout(),) if rng.random() < 0.1 else ()
     return Case(
         letter, width=between(rng, 350, 1800), height=between(rng, 450, 2400), depth=between(rng, 250, 800),
         edging=rng.choice(["", "veneer", "solid"]), frame=frame, kick=kick, bottom=bottom, top=top,
-        back=_one(rng, "back"), inside=random_inside(rng), fronts=rng.choice([NoFronts(), DoorPair()]),
+        back=back, set_in=set_in, inside=random_inside(rng), fronts=rng.choice([NoFronts(), DoorPair()]),
         cutouts=cutouts, scribes=scribes,
     )  # fmt: skip

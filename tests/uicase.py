@@ -36,6 +36,7 @@ class UiCase(unittest.TestCase):
         old = qInstallMessageHandler(self._hear)
         self.addCleanup(lambda: qInstallMessageHandler(old))
         settings.forget_recent()
+        settings.shop_path().unlink(missing_ok=True)
         self.window = self.open()
 
     def tearDown(self) -> None:

@@ -7,6 +7,13 @@ import sys
 import tempfile
 from pathlib import Path
 
+#: Which pictures of which demo are kept.
+KEPT = {
+    "lantern-yard": ("case", "apart", "inside", "parts", "sheets", "rack"),
+    "harbour-cottage": ("room",),
+    "mill-pantry": ("mm-room", "mm-case", "mm-sheets"),
+}
+
 
 def main() -> None:
     """Write the pictures to the folder that is named."""
@@ -15,15 +22,21 @@ def main() -> None:
     with tempfile.TemporaryDirectory() as home:
         # The pictures must not depend on the settings of whoever takes them.
         unix.Unix.user_config_dir = property(lambda _: home)  # type: ignore[assignment]
+        unix.Unix.user_data_dir = property(lambda _: home)  # type: ignore[assignment]
         from ablebox.cli import demo
         from ablebox.window import app
 
         folder = Path(sys.argv[1])
         folder.mkdir(parents=True, exist_ok=True)
-        for path in app.pictures(demo.path_of("harbour-cottage"), folder):
-            print(path)
-        for path in app.pictures(demo.path_of("mill-pantry"), folder, "mm-"):
-            print(path)
+        for name, kept in KEPT.items():
+            prefix = "mm-" if kept[0].startswith("mm-") else ""
+            taken = Path(home) / name
+            taken.mkdir()
+            app.pictures(demo.path_of(name), taken, prefix)
+            for stem in kept:
+                target = folder / f"{stem}.png"
+                target.write_bytes((taken / f"{stem}.png").read_bytes())
+                print(target)
 
 
 if __name__ == "__main__":

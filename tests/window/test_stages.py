@@ -3,12 +3,20 @@
 
 from __future__ import annotations
 
-from PyQt6.QtCore import QPoint, Qt
-from PyQt6.QtTest import QTest
-from PyQt6.QtWidgets import QApplication, QCheckBox, QComboBox, QLineEdit, QSpinBox, QTableView
+from unittest import mock
 
+from PyQt6.QtCore import QEvent, QPoint, QPointF, Qt
+from PyQt6.QtGui import QAction, QMouseEvent
+from PyQt6.QtTest import QTest
+from PyQt6.QtWidgets import QAbstractButton, QApplication, QCheckBox, QComboBox, QLineEdit, QSpinBox, QTableView
+
+from ablebox.core.cabinet.design import Case as Case_
+from ablebox.core.cabinet.kinds import KINDS
+from ablebox.core.drawing.exploded import Look
 from ablebox.core.units import System
+from ablebox.window import ask
 from ablebox.window.widgets.drawing_view import DrawingView
+from ablebox.window.widgets.turn_view import TurnView
 from tests.uicase import UiCase
 
 CTRL, SHIFT = Qt.KeyboardModifier.ControlModifier, Qt.KeyboardModifier.ShiftModifier
@@ -90,11 +98,11 @@ class Case(UiCase):
         sources = {w.text: w for w in self.window.tape.findChildren(type(self.window.snags.sentence)) if w.isVisible()}
         QTest.mouseClick(sources["1/8"], Qt.MouseButton.LeftButton)
         self.settle()
-        self.assertIn(self.window.desk.selection.number, ("A/doors.gap", "A/doors.reveal"))
+        self.assertIn(self.window.desk.selection.number, ("A/fronts.gap", "A/fronts.reveal"))
 
     def test_joints_are_chosen_by_picture_and_set_on_the_tape(self) -> None:
-        self.press("joint:bottom")
-        field = self.find(QLineEdit, "tape:A/bottom.dado")
+        self.press("thing:bottom")
+        field = self.find(QLineEdit, "tape:A/bottom.joint.depth")
         QTest.mouseClick(field, Qt.MouseButton.LeftButton)
         self.type("3/8")
         self.assertEqual(self.written("A/bottom/length"), "26")
@@ -104,7 +112,7 @@ class Case(UiCase):
         self.window.setFocus()
         QTest.keyClick(self.window, Qt.Key.Key_Return)
         self.settle()
-        self.assertEqual(self.written("A/bottom.dado"), "1/4")
+        self.assertEqual(self.written("A/bottom.joint.depth"), "1/4")
 
     def test_what_cannot_be_built_is_refused(self) -> None:
         self.click("elevation", "key:A/height")
@@ -122,14 +130,16 @@ class Case(UiCase):
         self.assertEqual(self.written("A/stretcher/length"), "25 1/4")
 
     def test_stock_bands_and_shelves_are_chosen(self) -> None:
-        band = self.find(QComboBox, "choose-door-edging")
+        self.press("thing:fronts")
+        band = self.find(QComboBox, "form:fronts.edging")
         band.setFocus()
         QTest.keyClick(band, Qt.Key.Key_Down)
         self.settle()
         self.assertEqual(self.window.desk.document.project.case("A").fronts.edging, "solid")
         door = next(part for part in self.window.desk.document.made.parts if part.name == "door, left")
         self.assertEqual(self.window.desk.document.made.units.write(door.cut_width.length), "13")
-        shelves = self.find(QSpinBox, "shelf-count")
+        self.press("thing:inside")
+        shelves = self.find(QSpinBox, "form:inside.fittings.0.count")
         QTest.keyClick(shelves, Qt.Key.Key_Up)
         self.settle()
         shelf = next(part for part in self.window.desk.document.made.parts if part.name == "shelf")
@@ -148,6 +158,123 @@ class Case(UiCase):
         self.assertEqual([c.letter for c in self.window.desk.document.project.cases], ["B", "C"])
         self.act("undo")
         self.assertEqual([c.letter for c in self.window.desk.document.project.cases], ["A", "B", "C"])
+
+
+class Schools(UiCase):
+    def setUp(self) -> None:
+        super().setUp()
+        self.key(Qt.Key.Key_2, CTRL)
+
+    def case(self) -> Case_:
+        return self.window.desk.document.project.case("A")
+
+    def names(self) -> list[str]:
+        return [part.name for part in self.window.desk.document.made.parts]
+
+    def test_every_thing_is_chosen_by_picture_and_taken_back(self) -> None:
+        before = self.case()
+        for thing, school, part in (
+            ("frame", "face-frame", "stile, left"),
+            ("kick", "base-frame", "rung"),
+            ("bottom", "butt", "bottom"),
+            ("top", "full", "top"),
+            ("back", "rabbet", "back"),
+            ("fronts", "open", "shelf"),
+        ):
+            self.press(f"thing:{thing}")
+            self.press(f"school:{thing}:{school}")
+            self.assertIn(part, self.names())
+        self.assertNotIn("door, left", self.names())
+        self.assertEqual(self.snag_codes() & {"built.overlap", "built.loose", "built.outside"}, set())
+        for _ in range(6):
+            self.act("undo")
+        self.assertEqual(self.case(), before)
+
+    def snag_codes(self) -> set[str]:
+        return {snag.code for snag in self.window.desk.document.snags}
+
+    def test_a_school_that_cannot_be_built_is_greyed_with_the_reason(self) -> None:
+        self.press("thing:bottom")
+        card = self.find(QAbstractButton, "school:bottom:rabbet")
+        self.assertFalse(card.isEnabled())
+        self.assertIn("Take dadoes instead", card.toolTip())
+
+    def test_the_inside_is_divided_on_the_drawing(self) -> None:
+        self.press("thing:inside")
+        self.press("divide-columns")
+        self.assertEqual(self.window.desk.selection.bay, "inside.bays.1")
+        self.press("put-in:pull-out")
+        self.assertIn("pull-out shelf", self.names())
+        self.click("elevation", "bay:inside.bays.0")
+        self.press("divide-rows")
+        self.assertIn("fixed shelf", self.names())
+        field = self.find(QLineEdit, "tape:A/inside.bays.0.heights.1")
+        QTest.mouseClick(field, Qt.MouseButton.LeftButton)
+        self.type("9")
+        self.assertEqual(self.written("A/inside.bays.0.heights.1"), "9")
+        self.press("remove-bay")
+        self.assertNotIn("fixed shelf", self.names())
+        self.click("elevation", "key:A/inside.widths.0")
+        self.type("10 1/4")
+        self.assertEqual(self.written("A/inside.widths.0"), "10 1/4")
+
+    def test_a_case_turns_into_every_kind_and_back(self) -> None:
+        stage = self.window.stages["case"]
+        for kind in KINDS:
+            stage.turn_into(kind)  # type: ignore[attr-defined]
+            self.settle()
+            self.assertEqual(self.case().name, KINDS[kind].words)
+            self.assertFalse([code for code in self.snag_codes() if code.startswith("built.")])
+        action = self.window.findChild(QAction, "add-kind:bookcase")
+        assert action is not None
+        action.trigger()
+        self.assertEqual(self.window.desk.document.project.case("B").name, "Bookcase, open shelves")
+
+    def test_the_picture_taken_apart_turns(self) -> None:
+        self.press("view:apart")
+        view = self.find(TurnView, "apart")
+        before = view.grab().toImage()
+        QTest.mousePress(view, Qt.MouseButton.LeftButton, pos=QPoint(20, 20))
+        QTest.mouseMove(view, QPoint(120, 40))
+        move = QMouseEvent(QEvent.Type.MouseMove, QPointF(140, 40), QPointF(140, 40), Qt.MouseButton.NoButton,
+                           Qt.MouseButton.LeftButton, Qt.KeyboardModifier.NoModifier)  # fmt: skip
+        QApplication.sendEvent(view, move)
+        QTest.mouseRelease(view, Qt.MouseButton.LeftButton, pos=QPoint(140, 40))
+        self.assertNotEqual(view.look, Look())
+        self.assertNotEqual(view.grab().toImage(), before)
+        view.setFocus()
+        self.key(Qt.Key.Key_PageUp)
+        self.assertGreater(view.look.apart, Look().apart)
+
+    def test_ways_of_building_are_copied_and_kept(self) -> None:
+        stage = self.window.stages["case"]
+        self.act("duplicate-case")
+        self.click("wall", "case:A")
+        self.press("thing:back")
+        self.press("school:back:laid-on")
+        stage.copy_to(["B"])  # type: ignore[attr-defined]
+        self.assertEqual(self.window.desk.document.project.case("B").back, self.case().back)
+        with mock.patch.object(ask, "for_a_name", return_value="laid on"):
+            stage.keep_preset()  # type: ignore[attr-defined]
+        self.act("undo")
+        self.act("undo")
+        other = self.open()
+        self.assertIn("laid on", other.desk.shop.presets)
+        other.stages["case"].use_preset("laid on")  # type: ignore[attr-defined]
+        self.assertEqual(other.desk.document.project.case("A").back.words, "laid on")
+        stage.forget_preset("laid on")  # type: ignore[attr-defined]
+
+    def test_cut_outs_and_scribes(self) -> None:
+        self.press("thing:back")
+        self.press("add-cutout:outlet")
+        self.assertEqual(len(self.case().cutouts), 1)
+        self.press("add-scribe:left")
+        self.press("add-station:0")
+        field = self.find(QLineEdit, "tape:A/scribes.0.stations.1.off")
+        self.window.desk.type_over("A/scribes.0.stations.1.off", "1/4")
+        self.assertTrue(field)
+        side = self.window.desk.document.made.assembly("A").part("side.left")
+        self.assertEqual(len(side.outline), 5)
 
 
 class PartsAndSheets(UiCase):
@@ -193,6 +320,17 @@ class PartsAndSheets(UiCase):
         QTest.mouseClick(self.find(QLineEdit, "field:stock/case/thickness"), Qt.MouseButton.LeftButton)
         self.type("11/16")
         self.assertEqual((self.number("A/inside.width").length - inside).mm, 25.4 / 16)
+        moved = self.words(self.window.tape)
+        self.assertIn("What moved", moved)
+        self.assertIn("A-04  bottom", moved)
+        self.press("keep-rack")
+        self.act("undo")
+        self.press("take-rack")
+        self.assertEqual((self.number("A/inside.width").length - inside).mm, 25.4 / 16)
+        QTest.mouseClick(self.find(QLineEdit, "price:doors:1"), Qt.MouseButton.LeftButton)
+        self.find(QLineEdit, "price:doors:1").clear()
+        self.type("101,5")
+        self.assertEqual(self.window.desk.document.project.rack.sheet_goods("doors").sheets[0].price, 10_150)
         self.press("remove-sheet:doors:1")
         self.assertIn("fits on no sheet", self.snag())
         self.press("add-sheet:doors")

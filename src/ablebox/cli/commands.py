@@ -6,9 +6,9 @@ from __future__ import annotations
 import argparse
 
 from .. import __version__
-from . import assembly, book, check, cutplan, demo, parts, plan
+from . import assembly, book, check, cutplan, demo, parts, plan, templates
 
-_MODULES = (parts, assembly, plan, cutplan, check, book, demo)
+_MODULES = (parts, assembly, plan, cutplan, check, book, templates, demo)
 NAMES = ("open", *(module.NAME for module in _MODULES))
 
 

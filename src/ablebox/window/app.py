@@ -135,12 +135,28 @@ def pictures(path: Path, folder: Path, prefix: str = "") -> list[Path]:
         if stage.name == "parts":
             window.desk.selection.select(part="A-01", number="A/side/length")
         taken.append(_picture(window, folder / f"{prefix}{stage.name}.png"))
+        if stage.name == "case":
+            taken += _case_pictures(window, folder, prefix)
     rack = window.findChild(QPushButton, "show-rack")
     if rack is not None:
         rack.click()
         taken.append(_picture(window, folder / f"{prefix}rack.png"))
     window.desk.document.history.saved()
     window.close()
+    return taken
+
+
+def _case_pictures(window: MainWindow, folder: Path, prefix: str) -> list[Path]:
+    """The Case stage once more: taken apart with a thing being chosen, and the inside being divided."""
+    select = window.desk.selection.select
+    apart = window.findChild(QPushButton, "view:apart")
+    assert apart is not None
+    apart.click()
+    select(number="", joint="back")
+    taken = [_picture(window, folder / f"{prefix}apart.png")]
+    select(joint="inside", bay=window.desk.document.made.assemblies[0].bays[0].path)
+    taken.append(_picture(window, folder / f"{prefix}inside.png"))
+    select(joint="", bay="")
     return taken
 
 

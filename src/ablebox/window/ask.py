@@ -5,7 +5,7 @@ from __future__ import annotations
 
 from pathlib import Path
 
-from PyQt6.QtWidgets import QFileDialog, QMessageBox, QWidget
+from PyQt6.QtWidgets import QFileDialog, QInputDialog, QMessageBox, QWidget
 
 SAVE, DISCARD, CANCEL = "save", "discard", "cancel"
 
@@ -42,6 +42,12 @@ def for_file_to_write(parent: QWidget, title: str, start: str, kind: str, suffix
         return None
     path = Path(name)
     return path if path.suffix else path.with_suffix(suffix)
+
+
+def for_a_name(parent: QWidget, title: str, question: str, start: str) -> str:
+    """Ask for a name; return an empty text if there is none."""
+    name, taken = QInputDialog.getText(parent, title, question, text=start)
+    return name.strip() if taken else ""
 
 
 def to_read(parent: QWidget, title: str, text: str, details: str = "") -> None:

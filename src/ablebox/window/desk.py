@@ -7,12 +7,16 @@ from dataclasses import replace
 
 from PyQt6.QtCore import QObject
 
+from ..core.cabinet.inside_edits import bays
 from ..core.errors import AbleBoxError, LengthNotUnderstood
+from ..core.lengths import Length
 from ..core.project.changes import add_case, delete_case, duplicate_case
 from ..core.project.choice import Choice
-from ..core.project.choices import choice, set_measured
+from ..core.project.choices import choice, put_at, set_measured
+from ..core.project.own_shop import OwnShop, load_shop, save_shop
 from ..core.reckoning import Reckoned
 from ..core.typed import read_length
+from . import settings
 from .document import Document
 from .selection import Selection
 from .tasks import Planner
@@ -30,6 +34,12 @@ class Desk(QObject):
         super().__init__()
         self.document, self.planner = document, planner
         self.selection = Selection()
+        self.shop = OwnShop()
+        self._shop_fault = ""
+        try:
+            self.shop = load_shop(settings.shop_path())
+        except AbleBoxError as fault:
+            self._shop_fault = str(fault)
         document.changed.connect(self._settle_selection)
         document.changed.connect(lambda _: planner.want(document.made.problems))
 
@@ -37,6 +47,20 @@ class Desk(QObject):
         """Plan what is open; called once everything is wired."""
         self._settle_selection()
         self.planner.want(self.document.made.problems)
+        if self._shop_fault:
+            self.document.refused.emit(self._shop_fault)
+
+    def keep_shop(self, shop: OwnShop) -> None:
+        """Keep the user's own shop on disk; a damaged file is never written over."""
+        if self._shop_fault:
+            self.document.refused.emit(self._shop_fault)
+            return
+        try:
+            save_shop(settings.shop_path(), shop)
+        except AbleBoxError as fault:
+            self.document.refused.emit(str(fault))
+            return
+        self.shop = shop
 
     def _settle_selection(self) -> None:
         """Let go of what is no longer there."""
@@ -48,6 +72,7 @@ class Desk(QObject):
             case=case,
             part=selection.part if selection.part in codes else "",
             number=selection.number if self.number(selection.number) or self.choice(selection.number) else "",
+            bay=selection.bay if case and selection.bay in bays(self.document.project.case(case).inside) else "",
         )
 
     def number(self, key: str) -> Reckoned | None:
@@ -61,12 +86,16 @@ class Desk(QObject):
     def shown(self, key: str) -> str:
         """Return a number as it is written, by its key."""
         found = self.choice(key)
-        return self.document.project.units.write(found.value) if found else ""
+        if found is None:
+            return ""
+        number = self.number(key)
+        value = found.value if found.value is not None else number.length if number else None
+        return self.document.project.units.write(value) if value is not None else ""
 
     def typed(self, key: str) -> str:
         """Return a number as it stands in its field when typing begins: exact, so that nothing is lost."""
         found = self.choice(key)
-        return self.document.project.units.exact(found.value) if found else ""
+        return self.document.project.units.exact(found.value) if found and found.value is not None else ""
 
     def type_over(self, key: str, text: str) -> str:
         """Set a number from typed text; return why not, or an empty text if it is set."""
@@ -74,8 +103,10 @@ class Desk(QObject):
         if found is None:
             return "This number follows from others; change one of those."
         units = self.document.project.units
-        if text.strip() == units.exact(found.value):
+        if text.strip() == self.typed(key):
             return ""
+        if not text.strip() and found.clear is not None:
+            return self.change(f"{found.title}: left to be reckoned", found.clear())
         try:
             value = read_length(text, units, found.least)
             after = found.put(value)
@@ -109,9 +140,19 @@ class Desk(QObject):
             return str(fault)
         return self.change(f"{label}: measured", after)
 
-    def add_case(self) -> None:
-        """Add a case and select it."""
-        after, letter = add_case(self.document.project)
+    def put(self, letter: str, path: str, value: object, words: str) -> str:
+        """Set what stands at a place of a case's design; return why not, or an empty text if it is set."""
+        case = self.document.project.case(letter)
+        try:
+            after = self.document.project.with_case(put_at(case, path.split("."), value))
+        except ValueError as fault:
+            self.document.refused.emit(f"{str(fault)[:1].upper()}{str(fault)[1:]}.")
+            return str(fault)
+        return self.change(f"{letter}: {words}", after)
+
+    def add_case(self, kind: str = "base") -> None:
+        """Add a case of a kind and select it."""
+        after, letter = add_case(self.document.project, kind)
         if not self.change(f"Add case {letter}", after):
             self.selection.select(case=letter, stage="case", part="", number="")
 
@@ -121,6 +162,15 @@ class Desk(QObject):
             after, letter = duplicate_case(self.document.project, self.selection.case)
             if not self.change(f"Duplicate case {self.selection.case}", after):
                 self.selection.select(case=letter, part="", number="")
+
+    def turn_case(self) -> None:
+        """Turn the selected case by a quarter."""
+        case = self.document.project.case(self.selection.case)
+        words = ("faces the room", "faces left", "faces the wall", "faces right")[(case.turned + 1) % 4]
+        self.set_case(words, turned=(case.turned + 1) % 4, follows=False, width=self._width_of(case.letter))
+
+    def _width_of(self, letter: str) -> Length:
+        return self.document.made.assembly(letter).outside[0].length
 
     def delete_case(self) -> None:
         """Delete the selected case; undo brings it back."""

@@ -12,6 +12,7 @@ from ..core.project.changes import Change, History
 from ..core.project.files import load, save
 from ..core.project.tree import Project
 from ..core.shop.made import Made
+from ..core.shop.moved import Moved, moved
 from ..core.snags.every import snags
 
 
@@ -40,6 +41,8 @@ class Document(QObject):
         self.history = History(project)
         self.path, self._fingerprint = path, fingerprint
         self.snags = snags(self.made)
+        #: What the last change of stock, room or measurements moved.
+        self.moved: list[Moved] = []
 
     @property
     def project(self) -> Project:
@@ -95,9 +98,12 @@ class Document(QObject):
             self._settle(Made(self.project), other)
 
     def _settle(self, made: Made, before: Project) -> None:
+        kinds = _kinds(before, made.project)
+        if "rack" in kinds or "room" in kinds or "measured" in kinds:
+            self.moved = moved(self.made, made)
         self.made = made
         self.snags = snags(made)
-        self._tell(_kinds(before, made.project))
+        self._tell(kinds)
 
     def _tell(self, kinds: frozenset[str]) -> None:
         self.changed.emit(kinds)

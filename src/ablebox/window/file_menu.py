@@ -18,6 +18,7 @@ from ..core.errors import AbleBoxError, FileNotWritten
 from ..core.paper.cut_list import as_csv
 from ..core.paper.everything_json import everything_tree
 from ..core.paper.shop_book import shop_book
+from ..core.paper.templates import templates
 from ..core.project.files import SUFFIX, write_whole
 from ..core.project.tree import new_project
 from ..core.shop.plans import plan_all
@@ -47,6 +48,7 @@ class FileMenu:
             "save": self.save,
             "save-as": self.save_as,
             "book": self.write_book,
+            "templates": self.write_templates,
             "csv": self.write_csv,
             "json": self.write_json,
             "print": self.print_book,
@@ -97,7 +99,7 @@ class FileMenu:
     def new(self, system: System) -> None:
         """Start a project."""
         if self.may_leave():
-            self._desk.document.replace_all(new_project(system))
+            self._desk.document.replace_all(new_project(system, self._desk.shop.rack))
             self._desk.selection.select(stage="room", case="A", part="", number="", sheet=0)
 
     def ask_and_open(self) -> None:
@@ -180,6 +182,10 @@ class FileMenu:
     def write_book(self) -> None:
         """Write the shop book."""
         self._write("Shop book", "PDF", ".pdf", lambda: shop_book(self._desk.document.made, self._plans()))
+
+    def write_templates(self) -> None:
+        """Write the templates of shaped panels."""
+        self._write("Templates", "PDF", "-templates.pdf", lambda: templates(self._desk.document.made))
 
     def write_csv(self) -> None:
         """Write the cut list."""

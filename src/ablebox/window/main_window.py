@@ -18,6 +18,7 @@ from PyQt6.QtWidgets import (
     QWidget,
 )
 
+from ..core.cabinet.kinds import KINDS
 from ..core.units import PRECISIONS, System
 from . import actions, help_texts, settings, theme
 from .desk import Desk
@@ -102,8 +103,9 @@ class MainWindow(QMainWindow):
             "theme-desktop": lambda: self._set_theme("desktop"),
             "theme-day": lambda: self._set_theme("day"),
             "theme-evening": lambda: self._set_theme("evening"),
-            "add-case": desk.add_case,
+            "add-case": lambda: desk.add_case(),
             "duplicate-case": desk.duplicate_case,
+            "turn-case": desk.turn_case,
             "delete-case": desk.delete_case,
             "previous-case": lambda: desk.step_case(-1),
             "next-case": lambda: desk.step_case(1),
@@ -120,6 +122,13 @@ class MainWindow(QMainWindow):
         self.actions_by_name, menus = actions.build(self, self.rows, handlers)
         self.files.add_menus(menus["File"], self.actions_by_name["save"])
         self._precision_menu(menus["View"])
+        kinds = QMenu("Add a case of a kind", self)
+        for name, kind in KINDS.items():
+            action = kinds.addAction(kind.words)
+            if action is not None:
+                action.setObjectName(f"add-kind:{name}")
+                action.triggered.connect(lambda _, name=name: desk.add_case(name))
+        menus["Case"].insertMenu(self.actions_by_name["duplicate-case"], kinds)
         units = QActionGroup(self)
         for name in ("inch", "mm"):
             self.actions_by_name[name].setCheckable(True)
@@ -234,7 +243,7 @@ class MainWindow(QMainWindow):
         if event is not None and event.key() in (Qt.Key.Key_Return, Qt.Key.Key_Enter):
             self.snags.mend()
         elif event is not None and event.key() == Qt.Key.Key_Escape:
-            self.desk.selection.select(number="", joint="")
+            self.desk.selection.select(number="", joint="", bay="")
         else:
             super().keyPressEvent(event)
 

@@ -1,5 +1,5 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""What the person is looking at: a stage, a case, a part, a number, a sheet, a joint."""
+"""What the person is looking at: a stage, a case, a part, a number, a sheet, a thing to choose, a bay."""
 
 from __future__ import annotations
 
@@ -19,6 +19,7 @@ class Selection(QObject):
         self.number = ""
         self.sheet = 0
         self.joint = ""
+        self.bay = ""
 
     def select(
         self,
@@ -29,9 +30,12 @@ class Selection(QObject):
         number: str | None = None,
         sheet: int | None = None,
         joint: str | None = None,
+        bay: str | None = None,
     ) -> None:
         """Select some of it and leave the rest; tells only if anything changed."""
-        wanted = {"stage": stage, "case": case, "part": part, "number": number, "sheet": sheet, "joint": joint}
+        wanted = {
+            "stage": stage, "case": case, "part": part, "number": number, "sheet": sheet, "joint": joint, "bay": bay,
+        }  # fmt: skip
         moved = False
         for name, value in wanted.items():
             if value is not None and getattr(self, name) != value:

@@ -5,7 +5,7 @@ from __future__ import annotations
 
 from pathlib import Path
 
-from platformdirs import user_config_path
+from platformdirs import user_config_path, user_data_path
 from PyQt6.QtCore import QSettings
 
 _MOST_RECENT = 9
@@ -14,6 +14,11 @@ _MOST_RECENT = 9
 def settings() -> QSettings:
     """Return the settings file."""
     return QSettings(str(user_config_path("ablebox") / "window.ini"), QSettings.Format.IniFormat)
+
+
+def shop_path() -> Path:
+    """Return the file of the user's own shop: rack and ways of building."""
+    return Path(user_data_path("ablebox")) / "shop.json"
 
 
 def recent() -> list[Path]:

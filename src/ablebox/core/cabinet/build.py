@@ -10,6 +10,7 @@ from dataclasses import replace
 from ..assembly.part import Assembly
 from ..case import cutouts, sides
 from ..case.base_frame import BaseFrame
+from ..case.extra.apply import worked
 from ..case.frame.face_frame import FaceFrame
 from ..case.inside.fill import check_channels, fill
 from ..case.inside.space import Space
@@ -76,7 +77,7 @@ def build(
     return Assembly(
         letter=case.letter,
         outside=(shell.over_sides, shell.height, shell.depth),
-        parts=scribed(shell, case.scribes, parts),
+        parts=worked(shell, case.extras, scribed(shell, case.scribes, parts)),
         sums=(shell.width, shell.height, shell.depth, *_known(lines), *work.sums),
         proud=case.frame.proud,
         rests_on=lines.line.length if lifted and not to_floor else ZERO,
@@ -103,7 +104,9 @@ def _shell(case: Case, rack: Rack, units: Units, book: Book, width: Reckoned | N
         edging=rack.edging(case.edging),
     )
     mid_stile = case.frame.mid_stile if isinstance(case.frame, FaceFrame) else ZERO
-    return replace(shell, frame=case.frame.thickness(shell), mid_stile=mid_stile, proud=case.frame.proud)
+    return replace(
+        shell, frame=case.frame.thickness(shell), mid_stile=mid_stile, proud=case.frame.proud, set_in=case.set_in
+    )
 
 
 def _lines(case: Case, shell: Shell) -> Lines:
@@ -127,6 +130,12 @@ def _lines(case: Case, shell: Shell) -> Lines:
     ceiling, side_top = case.top.ceiling(shell), case.top.side_top(shell)
     clear = ceiling.length - floor_top.length
     shell.need(clear, shell.thickness.length, "clear height inside", "Make the case higher or the kick lower.")
+    side_depth = case.back.side_depth(shell)
+    shell.need(case.set_in, ZERO, "what is to be scribed", "Type 0 or more.")
+    if case.set_in:
+        if case.back.over_edges:
+            raise shell.refuse("sides to be scribed", "the back lies on over their edges", "Take another back, or 0.")
+        side_depth = book.named(side_depth + shell.to_scribe, "side depth", "side.depth")
     stands_on_bottom = isinstance(case.bottom.joint, LaidOver) and not case.back.over_edges
     return Lines(
         foot=foot,
@@ -136,7 +145,7 @@ def _lines(case: Case, shell: Shell) -> Lines:
         ceiling=ceiling,
         side_top=side_top,
         clear_depth=case.back.clear_depth(shell),
-        side_depth=case.back.side_depth(shell),
+        side_depth=side_depth,
         back_foot=floor_top if stands_on_bottom else floor,
         top=case.top.role,
         nailer=case.top.nailer,

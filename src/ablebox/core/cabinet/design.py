@@ -22,6 +22,12 @@ from ..case.base_legs import Legs
 from ..case.base_skirt import Skirt
 from ..case.bottom import Bottom
 from ..case.cutouts import Cutout
+from ..case.extra.apply import Extra
+from ..case.extra.arch import Arch
+from ..case.extra.corner_notch import CornerNotch
+from ..case.extra.finger_slot import FingerSlot
+from ..case.extra.round_hole import RoundHole
+from ..case.fields import size
 from ..case.frame.face_frame import FaceFrame
 from ..case.frame.fastened import FastenedFrame
 from ..case.frame.half_lap import HalfLap
@@ -45,7 +51,7 @@ from ..case.top_none import NoTop
 from ..case.top_stretchers import TwoStretchers
 from ..fronts.door_pair import DoorPair
 from ..fronts.none import NoFronts
-from ..lengths import Length, inches
+from ..lengths import ZERO, Length, inches
 
 Frame = Frameless | FaceFrame
 Kick = NotchedKick | BaseFrame | Feet | Skirt | Legs | Casters | Hung
@@ -72,6 +78,7 @@ SCHOOLS: dict[str, dict[str, type]] = {
     },
     "joint": {"butt": Butt, "dado": Dado, "rabbet": Rabbet, "over": LaidOver},
     "frame-joint": {"fastened": FastenedFrame, "half-lap": HalfLap, "tenon": Tenon},
+    "extra": {"hole": RoundHole, "finger-slot": FingerSlot, "notch": CornerNotch, "arch": Arch},
     "fronts": {"door-pair": DoorPair, "open": NoFronts},
 }  # fmt: skip
 
@@ -102,8 +109,10 @@ class Case:
         back: the back.
         inside: how it is divided and fitted.
         fronts: the fronts.
+        set_in: how far the sides go on behind the carcass, to be scribed to the wall.
         cutouts: openings through the back.
         scribes: edges that follow what was measured.
+        extras: what was added to single parts: holes, slots, notches, arches.
         load: what a shelf carries, a row of the catalogue of loads.
         turned: quarter turns to the left in which it stands, as in an island.
     """
@@ -124,8 +133,10 @@ class Case:
     back: Back = field(default_factory=GroovedBack)
     inside: Inside = field(default_factory=one_bay)
     fronts: Fronts = field(default_factory=DoorPair)
+    set_in: Length = size("sides beyond the back, to scribe", ZERO, zero=True)
     cutouts: tuple[Cutout, ...] = ()
     scribes: tuple[Scribe, ...] = ()
+    extras: tuple[Extra, ...] = ()
     load: str = "kitchen"
     turned: int = 0
 

@@ -15,15 +15,16 @@ from .metric import metric
 SCHOOL_NAMES: dict[type, str] = {record: name for schools in SCHOOLS.values() for name, record in schools.items()}
 
 
-def switched(old: Any, record: type, system: System) -> Any:
+def switched(old: Any, record: type, system: System, **start: Any) -> Any:
     """Return a record of another school that keeps the choices both have.
 
     Args:
         old: the record of the school so far.
         record: the other school's record.
         system: in whose usual sizes the rest starts.
+        start: what the record must be given.
     """
-    new = record()
+    new = record(**start)
     if system is System.MM:
         new = metric(new)
     had = {each.name: each for each in fields(old)} if is_dataclass(old) else {}
@@ -33,6 +34,9 @@ def switched(old: Any, record: type, system: System) -> Any:
         if other is None or not each.init:
             continue
         same_words = other.metadata.get("kind") == each.metadata.get("kind")
+        if each.metadata.get("kind") in ("sheets", "boards") and other.default != each.default:
+            # A thick back is not cut from what the thin one was.
+            continue
         value = getattr(old, each.name)
         allowed = each.metadata.get("allowed")
         if same_words and (allowed is None or value in allowed) and type(value) is type(getattr(new, each.name)):

@@ -33,6 +33,7 @@ class Shell:
         frame: thickness of the face frame before the carcass; ``None`` for a frameless case.
         mid_stile: width of the frame's stiles before partitions; 0 for a frameless case.
         proud: how far the frame stands beyond the left and the right side.
+        set_in: how far the sides go on behind the carcass, to be scribed to the wall.
     """
 
     letter: str
@@ -47,6 +48,7 @@ class Shell:
     frame: Reckoned | None = None
     mid_stile: Length = ZERO
     proud: tuple[Length, Length] = (ZERO, ZERO)
+    set_in: Length = ZERO
 
     @property
     def thickness(self) -> Reckoned:
@@ -60,10 +62,20 @@ class Shell:
 
     @property
     def carcass_depth(self) -> Reckoned:
-        """Depth of the carcass alone."""
-        if self.frame is None:
+        """Depth of the carcass alone: without the frame before it, and what is to be scribed behind it."""
+        total = self.depth.times(1)
+        if self.frame is not None:
+            total = self.depth - self.frame
+        if self.set_in:
+            total = total - self.to_scribe
+        if self.frame is None and not self.set_in:
             return self.depth
-        return self.book.named(self.depth - self.frame, "carcass depth", "carcass.depth")
+        return self.book.named(total, "carcass depth", "carcass.depth")
+
+    @property
+    def to_scribe(self) -> Reckoned:
+        """How far the sides go on behind the carcass."""
+        return self.book.chosen(self.set_in, "to be scribed to the wall", "set_in")
 
     @property
     def inside(self) -> Reckoned:

@@ -29,13 +29,14 @@ def _mm(ticks: int) -> float:
     return ticks / TICKS_PER_MM
 
 
-def elevation(made: Made, letter: str, open_doors: bool = False) -> Drawing:
+def elevation(made: Made, letter: str, open_doors: bool = False, bay_lit: str = "") -> Drawing:
     """Return the case from the front.
 
     Args:
         made: what was made.
         letter: of the case.
         open_doors: leave the doors away and show what is behind them.
+        bay_lit: path of the bay that is selected.
     """
     assembly = made.assembly(letter)
     codes = codes_by_role(made.parts, letter)
@@ -44,7 +45,7 @@ def elevation(made: Made, letter: str, open_doors: bool = False) -> Drawing:
     for part in sorted(assembly.parts, key=lambda part: -part.box.high[1]):
         if part.stands == "front" and open_doors:
             continue
-        _front_of(drawing, part, f"part:{codes[part.role]}")
+        _front_of(drawing, part, f"part:{codes[part.role]}", assembly.outside[0].length.mm)
     width, height, _ = assembly.outside
     w, h = width.length.mm, height.length.mm
     left, right = (proud.mm for proud in assembly.proud)
@@ -59,13 +60,23 @@ def elevation(made: Made, letter: str, open_doors: bool = False) -> Drawing:
     if closed:
         _door_dimensions(made, drawing, assembly)
     else:
+        for bay in assembly.bays:
+            x0, x1, z0, z1 = (_mm(t) for t in (*bay.box.span(0), *bay.box.span(2)))
+            drawing.add(
+                Area(x0, z0, x1 - x0, z1 - z0, "", "select" if bay.path == bay_lit else "", 2.2, "", f"bay:{bay.path}")
+            )
         _inside_dimensions(made, drawing, assembly)
     return drawing
 
 
-def _front_of(drawing: Drawing, part: Placed, hot: str) -> None:
+def _front_of(drawing: Drawing, part: Placed, hot: str, wide: float) -> None:
     x0, x1 = (Length(t).mm for t in part.box.span(0))
     y0, y1 = (Length(t).mm for t in part.box.span(2))
+    if part.stands == "apart":
+        # A base frame goes on under the neighbours.
+        x1 = min(x1, wide)
+        if x1 <= x0:
+            return
     if part.role == "kick" or part.role == "base.front":
         drawing.add(Area(x0, y0, x1 - x0, y1 - y0, "shade", "ink", 0.9, "", hot))
         return
@@ -94,7 +105,8 @@ def _door_dimensions(made: Made, drawing: Drawing, assembly: Assembly) -> None:
     drawing.add(_dimension(made, left.length, False, z0, z1, beyond, 1.05, field=False))
     gap = numbers[f"{letter}/fronts.gap"]
     x2, x3 = Length(left.box.high[0]).mm, Length(right.box.low[0]).mm
-    drawing.add(_dimension(made, gap, True, x2, x3, 0, -0.8))
+    narrow = 2 * assembly.outside[1].length.mm > 5 * left.width.length.mm
+    drawing.add(_dimension(made, gap, True, x2, x3, 0, -1.75 if narrow else -0.8))
 
 
 def _inside_dimensions(made: Made, drawing: Drawing, assembly: Assembly) -> None:

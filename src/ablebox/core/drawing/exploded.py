@@ -87,6 +87,9 @@ def exploded(assembly: Assembly, codes: dict[str, str], look: Look) -> Drawing:
 def _offset(assembly: Assembly, part: Placed, look: Look) -> _Corner:
     """Each part moves along its own thickness, away from the middle, so that nothing moves through anything."""
     width, height, depth = (size.length.ticks for size in assembly.outside)
+    if part.stands == "apart":
+        # What the case stands on stays together, under it.
+        return 0.0, 0.0, -height * look.apart * 0.62 / TICKS_PER_MM
     axis = part.axes[2]
     middle = (width / 2, depth / 2, height / 2)[axis]
     centre = (part.box.low[axis] + part.box.high[axis]) / 2

@@ -6,12 +6,15 @@ Left and right sides come out as the mirror images they are.
 
 from __future__ import annotations
 
-from ..assembly.part import Face
+from ..assembly.part import CutKind, Face
 from ..parts.listing import Part
 from ..parts.machining import HoleRow, Slot, Stretch, face_at
 from ..stock import Grain
 from ..units import Units
-from .shapes import Area, Circle, Dimension, Drawing, Label, Path
+from .shapes import Area, Circle, Dimension, Drawing, Label, Path, Shape
+
+#: Cuts whose places are dimensioned; the others stand at an end, or are told in words.
+_DIMENSIONED = (CutKind.DADO, CutKind.GROOVE, CutKind.RABBET, CutKind.WINDOW)
 
 
 class _Bench:
@@ -36,6 +39,10 @@ class _Bench:
     def ys(self, stretch: Stretch) -> tuple[float, float]:
         return self._range(stretch, self.width, stretch.edge is self.above)
 
+    def point(self, along: float, across: float) -> tuple[float, float]:
+        """Return where a point of the part lies, given from its corner along its length and its width."""
+        return along, self.width - across if self.flipped else across
+
     @staticmethod
     def _range(stretch: Stretch, size: float, from_far: bool) -> tuple[float, float]:
         if from_far:
@@ -48,17 +55,22 @@ def part_view(part: Part, units: Units) -> Drawing:
     bench = _Bench(part)
     drawing = Drawing(f"{part.code} {part.name}")
     pattern = {Grain.LENGTH: "grain-x", Grain.WIDTH: "grain-y", Grain.ANY: ""}[part.grain]
-    drawing.add(Area(0, 0, bench.length, bench.width, "wood", "ink", 1.3, pattern))
+    if part.outline:
+        # The rectangle on the sheet, and the true form within it.
+        drawing.add(Area(0, 0, bench.length, bench.width, "", "quiet", 0.8, "", "", True))
+        drawing.add(Shape(tuple(bench.point(a.mm, b.mm) for a, b in part.outline), "wood", "ink", 1.3))
+    else:
+        drawing.add(Area(0, 0, bench.length, bench.width, "wood", "ink", 1.3, pattern))
     for item in part.machining:
         if isinstance(item, Slot):
             _slot(drawing, bench, item)
-        else:
+        elif item.face is part.bench_face:
             _holes(drawing, bench, item)
     for band in part.bands:
         _band(drawing, bench, band.edge, band.run.mm)
     drawing.add(
-        Dimension(True, 0, bench.length, bench.width, 1.7, units.write(part.length.length), part.length.key),
-        Dimension(False, 0, bench.width, 0, -1.9, units.write(part.width.length), part.width.key),
+        Dimension(True, 0, bench.length, bench.width, 1.3, units.write(part.length.length), part.length.key),
+        Dimension(False, 0, bench.width, 0, -1.35, units.write(part.width.length), part.width.key),
         Label(bench.length / 2, 0, f"{bench.below.words} edge", 9, "middle", "quiet", shift=(0, -11)),
         Label(bench.length / 2, bench.width, f"{bench.above.words} edge", 9, "middle", "quiet", shift=(0, 10)),
         Label(0, bench.width / 2, bench.left.words, 9, "middle", "quiet", shift=(-10, 0), upright=True),
@@ -69,6 +81,12 @@ def part_view(part: Part, units: Units) -> Drawing:
 
 
 def _slot(drawing: Drawing, bench: _Bench, slot: Slot) -> None:
+    if slot.kind is CutKind.MORTISE:
+        # It is cut into an edge: a short mark on that edge.
+        x0, x1 = bench.xs(slot.along)
+        y = 0.0 if slot.face is bench.below else bench.width
+        drawing.add(Path(((x0, y), (x1, y)), "dimension", 4.0))
+        return
     (x0, x1), (y0, y1) = bench.xs(slot.along), bench.ys(slot.across)
     if slot.through:
         drawing.add(Area(x0, y0, x1 - x0, y1 - y0, "card", "ink", 1.3, "hatch"))
@@ -95,17 +113,21 @@ def _band(drawing: Drawing, bench: _Bench, edge: Face, run: float) -> None:
 
 def _positions(drawing: Drawing, bench: _Bench, part: Part, units: Units) -> None:
     """The positions a fence or a stop is set to: from the edge to each slot and to the first hole."""
-    below, beside = -1.7, 1.7
+    below, beside = -1.3, 1.3
     for item in part.machining:
-        if isinstance(item, Slot) and not item.through:
+        if isinstance(item, Slot) and not item.through and item.kind in _DIMENSIONED:
             if item.along.size <= item.across.size:
+                if not item.along.start:
+                    continue
                 x0, x1 = _from_edge(item.along.start.mm, bench.length, item.along.edge is bench.right)
                 drawing.add(Dimension(True, x0, x1, 0, below, units.write(item.along.start)))
-                below -= 1.0
+                below -= 0.85
             else:
+                if not item.across.start:
+                    continue
                 y0, y1 = _from_edge(item.across.start.mm, bench.width, item.across.edge is bench.above)
                 drawing.add(Dimension(False, y0, y1, bench.length, beside, units.write(item.across.start)))
-                beside += 1.4
+                beside += 1.1
     rows = [item for item in part.machining if isinstance(item, HoleRow) and item.name != "hinge plates"]
     if rows:
         first = rows[0]

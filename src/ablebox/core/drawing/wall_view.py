@@ -21,8 +21,9 @@ def wall_view(made: Made, chosen: str) -> Drawing:
     for group in (inside, outside):
         for case in group:
             size = made.assembly(case.letter).outside
-            w, h = size[0].length.mm, size[1].length.mm
-            doors = [part for part in made.assembly(case.letter).parts if part.stands == "front"]
+            # A case turned by a quarter shows its side, and takes its depth of the wall.
+            w, h = size[2 if case.turned % 2 else 0].length.mm, size[1].length.mm
+            doors = [p for p in made.assembly(case.letter).parts if p.stands == "front" and not case.turned]
             kick = min((part.box.low[2] for part in doors), default=0) / TICKS_PER_MM
             hot = f"case:{case.letter}"
             drawing.add(

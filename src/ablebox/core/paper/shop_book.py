@@ -53,6 +53,11 @@ def shop_book(made: Made, plans: Mapping[str, Plan]) -> bytes:
     return book.finish()
 
 
+def _hand(part: Part) -> str:
+    """Say which hand a part is, where it has a mirror image."""
+    return f" · {part.hand.value.upper()} HAND: mark face, front edge and up" if part.hand.value else ""
+
+
 class _Book:
     def __init__(self, made: Made, plans: Mapping[str, Plan]) -> None:
         self.made, self.plans, self.write = made, plans, made.units.write
@@ -314,7 +319,13 @@ class _Book:
             replay(view, self.canvas, fitted(view, _EDGE, top + 8, self.width * 0.5, block - 18))
             self.y = top + 10
             x = _EDGE + self.width * 0.5 + 24
-            self.words(x, f"{part.bench_face.words} face up, {part.count} of it", self.width - _EDGE - x, 9, "quiet")
+            self.words(
+                x,
+                f"{part.bench_face.words} face up, {part.count} of it{_hand(part)}",
+                self.width - _EDGE - x,
+                9,
+                "quiet",
+            )
             for item in part.machining:
                 self.y += 3
                 self.words(x, describe(item, self.made.units), self.width - _EDGE - x, 9.5)

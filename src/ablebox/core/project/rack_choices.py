@@ -12,9 +12,9 @@ from dataclasses import replace
 from typing import Any
 
 from ..lengths import ZERO, Length, millimetres
-from ..stock import BoardGoods, SheetGoods
+from ..stock import BoardGoods, Rack, SheetGoods
 from .choice import Choice
-from .tree import Project
+from .tree import Project, named_stock
 
 _THIN = millimetres("0.1")
 
@@ -23,6 +23,20 @@ def with_goods(project: Project, old: SheetGoods, new: SheetGoods) -> Project:
     """Return the project with one kind of sheet in place of another."""
     rows = tuple(new if row is old else row for row in project.rack.goods)
     return replace(project, rack=replace(project.rack, goods=rows))
+
+
+def merged(project: Project, own: Rack) -> Rack:
+    """Return another rack with what the project's cases need and it lacks taken over from the project's own."""
+    needed = {code for case in project.cases for _, code in named_stock(case)}
+    sheets, boards = {row.code for row in own.goods}, {row.code for row in own.boards}
+    bands = {row.code for row in own.edgings}
+    old = project.rack
+    return replace(
+        own,
+        goods=(*own.goods, *(row for row in old.goods if row.code in needed and row.code not in sheets | boards)),
+        boards=(*own.boards, *(row for row in old.boards if row.code in needed and row.code not in sheets | boards)),
+        edgings=(*own.edgings, *(row for row in old.edgings if row.code in needed and row.code not in bands)),
+    )
 
 
 def with_boards(project: Project, old: BoardGoods, new: BoardGoods) -> Project:

@@ -49,7 +49,14 @@ def _goods_to_2(goods: Any) -> Any:
 def _case_to_2(case: Any) -> Any:
     if not isinstance(case, dict):
         return case
-    case = {**case, "frame": {"school": "frameless"}, "cutouts": [], "scribes": [], "load": "kitchen", "turned": 0}
+    case = {
+        **case,
+        "frame": {"school": "frameless"},
+        "cutouts": [],
+        "scribes": [],
+        "extras": [], "set_in": "0 in", "load": "kitchen",
+        "turned": 0,
+    }
     if isinstance(case.get("kick"), dict):
         case["kick"] = {**case["kick"], "both_sides": False}
     if isinstance(case.get("back"), dict):

@@ -15,14 +15,19 @@ def following_widths(cases: Sequence[Case], room: Measured) -> dict[str, Reckone
 
     Without readings nothing follows, and each case keeps the width it was given.
     """
-    followers = [case for case in cases if case.follows and case.in_alcove]
+    followers = [case for case in cases if case.follows and case.in_alcove and not case.turned % 2]
     usable = room.usable
     if usable is None or not followers:
         return {}
     left = usable.times(1)
     for case in cases:
-        if case.in_alcove and not case.follows:
-            left = left - Book(f"{case.letter}/").chosen(case.width, f"case {case.letter}", "width")
+        if case.in_alcove and case not in followers:
+            book, words = Book(f"{case.letter}/"), f"case {case.letter}"
+            left = left - (
+                book.chosen(case.depth, f"{words}, its depth", "depth")
+                if case.turned % 2
+                else book.chosen(case.width, words, "width")
+            )
     widths = {}
     for case in followers:
         book = Book(f"{case.letter}/")
@@ -32,6 +37,11 @@ def following_widths(cases: Sequence[Case], room: Measured) -> dict[str, Reckone
         else:
             widths[case.letter] = book.shared(left, len(followers), "case width", "width", note)
     return widths
+
+
+def taken(outside: tuple[Reckoned, Reckoned, Reckoned], turned: int) -> Reckoned:
+    """Return what a case takes of the run: its width, or its depth where it stands turned by a quarter."""
+    return outside[2] if turned % 2 else outside[0]
 
 
 def run_width(widths: Sequence[Reckoned]) -> Reckoned:

@@ -15,7 +15,7 @@ from ..project.tree import Project
 from ..reckoning import Reckoned
 from ..room.alcove import Measured
 from ..run.base_frames import under_all
-from ..run.widths import following_widths, run_width
+from ..run.widths import following_widths, run_width, taken
 from ..stock import Goods, Grain, Sheet
 from ..units import Units
 
@@ -66,7 +66,9 @@ class Made:
     @cached_property
     def run(self) -> Reckoned | None:
         """The widths of the cases in the alcove, added up; ``None`` if none stands in it."""
-        widths = [self.assembly(case.letter).outside[0] for case in self.project.cases if case.in_alcove]
+        widths = [
+            taken(self.assembly(case.letter).outside, case.turned) for case in self.project.cases if case.in_alcove
+        ]
         return run_width(widths) if widths else None
 
     @property

@@ -9,6 +9,7 @@ from PyQt6.QtWidgets import (
     QAbstractItemView,
     QHBoxLayout,
     QHeaderView,
+    QPushButton,
     QSizePolicy,
     QSplitter,
     QStyledItemDelegate,
@@ -18,13 +19,17 @@ from PyQt6.QtWidgets import (
     QWidget,
 )
 
+from ...core.cabinet.design import SCHOOLS
+from ...core.cabinet.switching import switched
 from ...core.drawing.part_view import part_view
 from ...core.drawing.shapes import Drawing
+from ...core.parts.listing import Part
 from ...core.parts.words import describe, edges
 from .. import theme
 from ..desk import Desk
 from ..qt_canvas import draw_text, text_width
 from ..widgets.drawing_view import DrawingView
+from ..widgets.school_form import SchoolForm
 from ..widgets.words import Words
 from .parts_model import ALIGN_RIGHT, COLUMNS, PartsModel
 from .stage import Stage
@@ -170,6 +175,41 @@ class PartsStage(Stage):
         if not part.machining:
             self._lines.addWidget(Words("cut to size, nothing to machine", 14, colour="quiet", wrap=True))
         self._lines.addStretch(1)
+
+    def tape(self, column: QVBoxLayout) -> None:
+        """Work on the selected part: holes, slots, notches, an arch."""
+        part = next((p for p in self.desk.document.made.parts if p.code == self.desk.selection.part), None)
+        if part is None:
+            super().tape(column)
+            return
+        case = self.desk.document.project.case(part.case)
+        column.addWidget(Words(f"{part.code}  {part.name}", 20, True, wrap=True))
+        column.addWidget(Words("Work on it · click a size for its sum", 14, colour="quiet", wrap=True))
+        for i, extra in enumerate(case.extras):
+            if extra.role not in part.roles:
+                continue
+            column.addSpacing(6)
+            column.addWidget(Words(extra.words.capitalize(), 15, True))
+            SchoolForm(self.desk, part.case, column).add(f"extras.{i}", extra)
+            gone = tuple(other for n, other in enumerate(case.extras) if n != i)
+            drop = QPushButton("Take it away")
+            drop.setObjectName(f"drop-extra:{i}")
+            drop.clicked.connect(lambda _, gone=gone: self.desk.put(part.case, "extras", gone, "take work away"))
+            column.addWidget(drop)
+        column.addSpacing(8)
+        for name, record in SCHOOLS["extra"].items():
+            add = QPushButton(f"Add: {record.words}")  # type: ignore[attr-defined]
+            add.setObjectName(f"add-extra:{name}")
+            add.clicked.connect(lambda _, record=record: self._work_on(part, record))
+            column.addWidget(add)
+        if part.count > 1:
+            column.addWidget(Words(f"Added to all {part.count} of them.", 13, colour="quiet"))
+
+    def _work_on(self, part: Part, record: type) -> None:
+        project = self.desk.document.project
+        new = tuple(switched(None, record, project.units.system, role=role) for role in part.roles)
+        extras = (*project.case(part.case).extras, *new)
+        self.desk.put(part.case, "extras", extras, f"{new[0].words} in the {part.name}")
 
     def _current(self, index: QModelIndex, _: QModelIndex) -> None:
         part = self.model.part(index.row()) if index.isValid() else None

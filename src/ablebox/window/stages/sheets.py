@@ -24,6 +24,7 @@ from ...core.shop.plans import verdict
 from ..desk import Desk
 from ..widgets.drawing_view import DrawingView
 from ..widgets.length_field import LengthField
+from ..widgets.moved_list import add_moved
 from ..widgets.words import Words
 from .rack import RackPanel
 from .stage import Stage
@@ -125,6 +126,7 @@ class SheetsStage(Stage):
         self._pages.setCurrentIndex(1 if self._rack_button.isChecked() else 0)
         self._strip.setVisible(not self._rack_button.isChecked())
         self.refresh()
+        self.desk.selection.changed.emit()
 
     def _planned(self) -> None:
         planner = self.desk.planner
@@ -208,6 +210,9 @@ class SheetsStage(Stage):
         """Show the fence settings of the sheet at hand, in the order they are cut."""
         made = self.desk.document.made
         here = self.current()
+        if self._rack_button.isChecked():
+            add_moved(self.desk, column)
+            return
         if here is None:
             super().tape(column)
             return

@@ -79,8 +79,11 @@ class DrawingView(QWidget):
         """Return the topmost spot at a point; numbers go before parts."""
         x, y = point.x() / self._scale, point.y() / self._scale
         found = [spot for spot in self._spots if spot.holds(x, y)]
-        keys = [spot for spot in found if spot.hot.startswith("key:")]
-        return (keys or found or [None])[-1]
+        for kind in ("key:", "bay:"):
+            of_kind = [spot for spot in found if spot.hot.startswith(kind)]
+            if of_kind:
+                return of_kind[-1]
+        return found[-1] if found else None
 
     def spot_of(self, hot: str) -> Spot | None:
         """Return the spot that is about something; its field, if it has one."""
@@ -123,7 +126,9 @@ class DrawingView(QWidget):
         elif kind == "part":
             selection.select(part=what, number="")
         elif kind == "case":
-            selection.select(case=what, part="", number="")
+            selection.select(case=what, part="", number="", bay="")
+        elif kind == "bay":
+            selection.select(bay=what, joint="inside", number="", part="")
         self.clicked.emit(spot.hot)
 
     def event(self, event: QEvent | None) -> bool:

@@ -15,9 +15,10 @@ from ...core.room.reading import Method, Reading
 from .. import theme
 from ..desk import Desk
 from .length_field import LengthField
+from .moved_list import add_moved
 from .words import LinkWords, Words
 
-WIDTH = 312
+WIDTH = 324
 _TEETH = 12
 
 
@@ -54,6 +55,7 @@ class Tape(QWidget):
         outer.setContentsMargins(4, 12 + _TEETH, 20, 16)
         self._scroll = QScrollArea()
         self._scroll.setWidgetResizable(True)
+        self._scroll.setAlignment(Qt.AlignmentFlag.AlignLeft)
         self._scroll.setFrameShape(QFrame.Shape.NoFrame)
         self._scroll.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         self._scroll.setStyleSheet("QScrollArea, QScrollArea > QWidget > QWidget { background: transparent; }")
@@ -89,7 +91,8 @@ class Tape(QWidget):
         typing_in = focus.objectName() if focus is not None and self.isAncestorOf(focus) else ""
         page = QWidget()
         column = QVBoxLayout(page)
-        column.setContentsMargins(16, 6, 12, 4)
+        column.setContentsMargins(14, 6, 4, 4)
+        page.setFixedWidth(WIDTH - 38)
         column.setSpacing(4)
         self._shown = self._desk.selection.number
         number = self._desk.number(self._shown)
@@ -105,6 +108,10 @@ class Tape(QWidget):
                 Words("Its sum is shown here, back to what was measured or chosen.", 14, colour="quiet", wrap=True)
             )
         column.addStretch(1)
+        bar = self._scroll.verticalScrollBar()
+        subject = (self._shown, self._desk.selection.stage, self._desk.selection.joint, self._desk.selection.case)
+        scrolled = bar.value() if bar is not None and subject == self._subject else 0
+        self._subject = subject
         # The old page goes later: one of its own fields may be asking for the new one.
         old = self._scroll.takeWidget()
         if old is not None:
@@ -114,8 +121,12 @@ class Tape(QWidget):
         again = page.findChild(QWidget, typing_in) if typing_in else None
         if again is not None:
             again.setFocus(Qt.FocusReason.OtherFocusReason)
+        if bar is not None and scrolled:
+            page.adjustSize()
+            bar.setValue(scrolled)
 
     _shown = ""
+    _subject: tuple[str, ...] = ()
 
     def _number(self, column: QVBoxLayout, number: Reckoned) -> None:
         units = self._desk.document.project.units
@@ -139,6 +150,8 @@ class Tape(QWidget):
             column.addWidget(
                 Words("What calipers say. Everything after it is reckoned again.", 13, colour="quiet", wrap=True)
             )
+            column.addSpacing(8)
+            add_moved(self._desk, column)
         if number.measurable:
             self._measured(column, number)
         self._after(column)
@@ -222,7 +235,7 @@ class Tape(QWidget):
         column.addWidget(Words(_capital(found.title), 20, True, wrap=True))
         column.addWidget(Words("a choice of yours · " + ("inches" if units.name == "in" else "mm"), 14, colour="quiet"))
         column.addSpacing(8)
-        column.addWidget(Words(units.write(found.value), 26, True))
+        column.addWidget(Words(self._desk.shown(key) or "shared out", 26, True))
         self._type_over(column, key, "Set another size")
 
     def _type_over(self, column: QVBoxLayout, key: str, title: str) -> None:

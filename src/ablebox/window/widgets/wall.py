@@ -9,6 +9,7 @@ from PyQt6.QtGui import QPainter, QPaintEvent
 from PyQt6.QtWidgets import QHBoxLayout, QVBoxLayout, QWidget
 
 from ...core.drawing.wall_view import wall_view
+from ...core.paper.buying import cost, money
 from ...core.shop.plans import verdict
 from .. import theme
 from ..desk import Desk
@@ -76,7 +77,11 @@ class Wall(QWidget):
             self._verdict.set_text("the sheets cannot be planned", "snag")
             return
         sheets = sum(len(plan.sheets) for plan in planner.plans.values())
-        self._sheets.set_text(f"{sheets} sheets · {parts} parts" if sheets else f"{parts} parts")
+        text = f"{sheets} sheets · {parts} parts" if sheets else f"{parts} parts"
+        total, unknown = cost(self._desk.document.made, planner.plans)
+        if total and not unknown:
+            text += f" · stock {money(total)}"
+        self._sheets.set_text(text)
         if planner.running:
             self._verdict.set_text("planning the sheets", "quiet")
         elif planner.plans:
