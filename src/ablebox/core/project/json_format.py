@@ -19,6 +19,7 @@ from typing import Any, Union, get_args, get_origin
 from cattrs import ClassValidationError, Converter, IterableValidationError, transform_error
 from cattrs.gen import make_dict_structure_fn, make_dict_unstructure_fn
 
+from ..assembly.part import Face
 from ..cabinet.design import SCHOOLS
 from ..errors import FileFaulty, FileNewer, LengthNotUnderstood
 from ..lengths import Length
@@ -68,6 +69,14 @@ def _enum_in(value: Any, kind: type[Enum]) -> Enum:
     except ValueError:
         allowed = ", ".join(str(member.value) for member in kind)
         raise _Wrong(f"{json.dumps(value)} is not one of {allowed}") from None
+
+
+def _face_in(value: Any, _: Any) -> Face:
+    found = next((face for face in Face if face.words == value), None)
+    if found is None:
+        allowed = ", ".join(face.words for face in Face)
+        raise _Wrong(f"{json.dumps(value)} is not one of {allowed}")
+    return found
 
 
 def _record_in(converter: Converter, kind: Any) -> Any:
@@ -165,6 +174,8 @@ def _converter() -> Converter:
     made.register_unstructure_hook_func(_is_schools, lambda record: made.unstructure(record, type(record)))
     made.register_structure_hook_factory(_is_tuple, lambda kind: _tuple_in(made, kind))
     made.register_unstructure_hook_factory(is_dataclass, lambda kind: _record_out(made, kind))
+    made.register_structure_hook(Face, _face_in)
+    made.register_unstructure_hook(Face, lambda face: face.words)
     made.register_structure_hook(Length, _length_in)
     made.register_unstructure_hook(Length, _length_out)
     return made
