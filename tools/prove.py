@@ -13,11 +13,12 @@ from random import Random
 
 sys.path.insert(0, str(Path(__file__).resolve().parent.parent))
 
+from tests.designs import any_case, random_rack
+
 from ablebox.core.assembly.check import check
 from ablebox.core.cabinet.build import build
 from ablebox.core.errors import SizeImpossible
 from ablebox.core.units import Units
-from tests.designs import any_case, random_rack
 
 
 def main() -> int:

@@ -6,7 +6,10 @@ from __future__ import annotations
 import unittest
 from dataclasses import replace
 
-from ablebox.core.case.inside.layout import Bay
+from ablebox.core.case.back_laid_on import LaidOnBack
+from ablebox.core.case.base_frame import BaseFrame
+from ablebox.core.case.frame.face_frame import FaceFrame, Stile
+from ablebox.core.case.inside.layout import Bay, Columns
 from ablebox.core.case.inside.shelves_on_pins import PinShelves
 from ablebox.core.lengths import inches, millimetres
 from ablebox.core.project.choices import choice
@@ -70,6 +73,27 @@ def _few_sheets(project: Project) -> Project:
     return _stock(project, sheets=(Sheet(inches(48), inches(40), 1),))
 
 
+def _with(project: Project, **changes: object) -> Project:
+    return project.with_case(replace(project.cases[0], **changes))  # type: ignore[arg-type]
+
+
+def _two_pinned_bays(project: Project) -> Project:
+    pins = Bay((PinShelves(),))
+    return _with(project, inside=Columns((pins, pins), (None, None)))
+
+
+def _short_boards(project: Project) -> Project:
+    (boards,) = project.rack.boards
+    short = replace(boards, measured=boards.nominal, boards=(replace(boards.boards[0], length=inches(20)),))
+    return _with(replace(project, rack=replace(project.rack, boards=(short,))), frame=FaceFrame())
+
+
+def _shared_stile(project: Project) -> Project:
+    other = replace(project.cases[0], letter="B", follows=False, in_alcove=False)
+    frame = FaceFrame(right=Stile(inches(1), neighbours=True))
+    return replace(project, cases=(replace(project.cases[0], frame=frame), other))
+
+
 class EachSnag(unittest.TestCase):
     def test_a_sound_project_has_none(self) -> None:
         self.assertEqual(snags(Made(sound())), [])
@@ -88,6 +112,11 @@ class EachSnag(unittest.TestCase):
         (lambda p: _width(_no_readings(p), "60"), "door.wide", Level.WARN, "29 7/8 wide", False),
         (_put("A/inside.fittings.0.inset", "1 7/16"), "holes.meet", Level.WARN, "run into each other", True),
         (_put("A/fronts.hinge.depth", "21/32"), "hinge.through", Level.STOP, "cups 21/32 deep leave 1/16", False),
+        (lambda p: _with(p, back=LaidOnBack(upper_rail=False)), "joint.no-rail", Level.WARN, "nothing to screw", True),
+        (_two_pinned_bays, "holes.through-partition", Level.WARN, "meet inside the partition", False),
+        (_short_boards, "stock.short-board", Level.STOP, "the longest board", False),
+        (lambda p: _with(p, kick=BaseFrame(carried=True)), "base.none", Level.STOP, "there is none", True),
+        (lambda p: _shared_stile(p), "frame.no-stile", Level.STOP, "has none there", False),
         (_short_reading, "room.tape-body", Level.WARN, "was the body in the corner?", True),
         (_one_reading, "room.one-reading", Level.NOTE, "one place only", False),
         (_no_readings, "room.no-reading", Level.WARN, "no width yet", False),

@@ -9,14 +9,20 @@ import re
 import unittest
 import xml.etree.ElementTree as ET
 from collections.abc import Iterator
+from dataclasses import fields
 from pathlib import Path
 
 import ablebox
 from ablebox.cli import demo
+from ablebox.core.cabinet.design import SCHOOLS, Case
+from ablebox.core.case.cutouts import Cutout
+from ablebox.core.case.frame.face_frame import Stile
+from ablebox.core.case.scribe import Scribe, Station
 from ablebox.core.project.files import load
 from ablebox.core.project.json_format import to_text
 from ablebox.core.shop.made import Made
 from ablebox.core.snags.every import snags
+from ablebox.core.stock import Board, BoardGoods, Edging, Sheet, SheetGoods
 
 ROOT = Path(__file__).resolve().parent.parent.parent
 SOURCE = ROOT / "src" / "ablebox"
@@ -167,6 +173,17 @@ class WhatShips(unittest.TestCase):
         assert release is not None
         self.assertEqual(release.get("version"), ablebox.__version__)
         self.assertIn(f"## {ablebox.__version__}", (ROOT / "CHANGELOG.md").read_text(encoding="utf-8"))
+
+    def test_the_file_format_is_documented_to_the_last_choice(self) -> None:
+        text = (ROOT / "docs" / "file-format.md").read_text(encoding="utf-8")
+        for thing, schools in SCHOOLS.items():
+            for name, record in schools.items():
+                row = next((line for line in text.splitlines() if line.startswith(f"| `{thing}` | `{name}` |")), "")
+                for field in fields(record):
+                    self.assertIn(f"`{field.name}`", row, f"{thing} {name}")
+        for record in (Case, Cutout, Scribe, Station, Stile, Board, BoardGoods, SheetGoods, Sheet, Edging):
+            for field in fields(record):
+                self.assertIn(f"`{field.name}`", text, record.__name__)
 
     def test_documents_point_at_files_that_are_there(self) -> None:
         for page in (ROOT / "README.md", ROOT / "CONTRIBUTING.md", ROOT / "docs" / "file-format.md"):

@@ -8,7 +8,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass, field
 
-from ..assembly.part import Face, Placed
+from ..assembly.part import CutKind, Face, Placed
 from ..lengths import ZERO
 from .joint.choice import EndJoint
 from .joint.dado import Dado
@@ -55,9 +55,10 @@ class Bottom:
         enters = reach.length if reach is not None else ZERO
         if joint.kind is not None:
             front = shell.front
+            # A channel at the very end of the sides is open there: that is a rabbet, whatever it is called.
             work.cut_both_sides(
                 shell,
-                joint.kind,
+                CutKind.RABBET if at_the_end else joint.kind,
                 "for the bottom",
                 (front, front + lines.clear_depth.length),
                 (lines.floor.length, lines.floor_top.length),

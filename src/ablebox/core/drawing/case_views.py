@@ -42,6 +42,7 @@ def elevation(made: Made, letter: str, open_doors: bool = False, bay_lit: str = 
     codes = codes_by_role(made.parts, letter)
     drawing = Drawing(f"Case {letter}, front")
     closed = not open_doors and any(part.stands == "front" for part in assembly.parts)
+    drawing.add(*stands(assembly, 0))
     for part in sorted(assembly.parts, key=lambda part: -part.box.high[1]):
         if part.stands == "front" and open_doors:
             continue
@@ -105,7 +106,7 @@ def _door_dimensions(made: Made, drawing: Drawing, assembly: Assembly) -> None:
     drawing.add(_dimension(made, left.length, False, z0, z1, beyond, 1.05, field=False))
     gap = numbers[f"{letter}/fronts.gap"]
     x2, x3 = Length(left.box.high[0]).mm, Length(right.box.low[0]).mm
-    narrow = 2 * assembly.outside[1].length.mm > 5 * left.width.length.mm
+    narrow = assembly.outside[1].length.mm > 4 * left.width.length.mm
     drawing.add(_dimension(made, gap, True, x2, x3, 0, -1.75 if narrow else -0.8))
 
 
@@ -117,9 +118,12 @@ def _inside_dimensions(made: Made, drawing: Drawing, assembly: Assembly) -> None
     beyond = assembly.outside[0].length.mm + assembly.proud[1].mm
     widths = [(f"{letter}/inside.widths.{i}", bays) for i, bays in _split(assembly, 0)]
     heights = [(f"{letter}/inside.heights.{i}", bays) for i, bays in _split(assembly, 2)]
-    for key, box in widths:
+    tall = assembly.outside[1].length > assembly.outside[0].length
+    for i, (key, box) in enumerate(widths):
         if key in numbers:
-            drawing.add(_dimension(made, numbers[key], True, _mm(box.low[0]), _mm(box.high[0]), 0, -0.8))
+            # On a tall case the numbers are wider than the bays: every other one stands lower.
+            level = -1.75 if tall and i % 2 else -0.8
+            drawing.add(_dimension(made, numbers[key], True, _mm(box.low[0]), _mm(box.high[0]), 0, level))
     if not any(key in numbers for key, _ in widths):
         drawing.add(_dimension(made, inside, True, t, t + inside.length.mm, 0, -0.8, field=False))
     for key, box in heights:
@@ -142,6 +146,29 @@ def _split(assembly: Assembly, axis: int) -> list[tuple[int, Box]]:
     boxes = sorted(found.items())
     moving = len({box.low[axis] for _, box in boxes}) > 1
     return boxes if moving else []
+
+
+def stands(assembly: Assembly, axis: int) -> list[Area | Path | Circle]:
+    """Return feet or casters, which are bought and no parts, as they are seen along an axis."""
+    bought = {name for name, _ in assembly.hardware}
+    high = assembly.rests_on.mm
+    if not high or not bought & {"adjustable feet", "casters with brakes"}:
+        return []
+    low, end = (_mm(t) for t in assembly.part("bottom").box.span(axis))
+    found: list[Area | Path | Circle] = []
+    for x in (low + 60, end - 60):
+        if "adjustable feet" in bought:
+            found += [
+                Area(x - 9, 8, 18, high - 8, "card", "quiet", 0.9),
+                Area(x - 26, 0, 52, 8, "card", "quiet", 0.9),
+            ]
+        else:
+            radius = high * 0.36
+            found += [
+                Area(x - radius, high - 6, 2 * radius, 6, "card", "quiet", 0.9),
+                Circle(x, radius, radius, "card", "quiet"),
+            ]
+    return found
 
 
 def section(made: Made, letter: str) -> Drawing:
@@ -167,6 +194,7 @@ def section(made: Made, letter: str) -> Drawing:
             drawing.add(*_cut(part, "side", at, f"part:{codes[part.role]}"))
     _, height, depth = assembly.outside
     h, d = height.length.mm, depth.length.mm
+    drawing.add(*stands(assembly, 1))
     front = min(_mm(part.box.low[1]) for part in assembly.parts)
     drawing.add(Path(((front - 20, 0), (d + 30, 0)), "quiet", 1.2), _dimension(made, depth, True, 0, d, h, 1.9))
     carcass = _mm(assembly.part("side.left").box.low[1])

@@ -8,7 +8,7 @@ from __future__ import annotations
 
 from ..assembly.part import Assembly, Placed
 from ..lengths import TICKS_PER_MM
-from .case_views import tilted
+from .case_views import stands, tilted
 from .cut_through import cut_part, cut_rects, outline
 from .shapes import Area, Drawing, Path
 
@@ -49,6 +49,7 @@ def joint(assembly: Assembly, thing: str) -> Drawing:
             continue
         drawing.add(*cut_part(part, way, at, ""))
     if thing == "kick":
+        drawing.add(*stands(assembly, 1))
         drawing.add(Path(((-1000.0, 0.0), (side.box.high[1] / TICKS_PER_MM, 0.0)), "ink", 1.4))
     if thing == "fronts":
         _cup(assembly, drawing, at)
@@ -64,7 +65,9 @@ def _where(assembly: Assembly, thing: str) -> tuple[str, int, _Window]:
     reach, front = 5 * t, assembly.part("side.left").box.low[1]
     wide = (-t, bottom.low[2] - 2 * t, reach, bottom.low[2] + 3 * t)
     if thing == "kick":
-        return "side", middle, (-2 * t, min(0, bottom.low[2] - 3 * t), depth // 3 + 3 * t, bottom.low[2] + 3 * t)
+        legs = [part for part in assembly.parts if part.role == "leg.1"]
+        at = legs[0].box.low[0] + 1 if legs else middle
+        return "side", at, (-2 * t, min(0, bottom.low[2] - 3 * t), depth // 3 + 3 * t, bottom.low[2] + 3 * t)
     if thing == "bottom":
         return "front", front + depth // 3, wide
     if thing == "top":
@@ -73,14 +76,25 @@ def _where(assembly: Assembly, thing: str) -> tuple[str, int, _Window]:
             return "front", front + depth // 3, (-t, height - 3 * t, reach, height + t)
         return "side", middle, (-2 * t, height - 6 * t, depth + 2 * t, height + 2 * t)
     if thing == "back":
-        return "plan", height * 3 // 4, (-t, depth - 3 * t, reach, depth + t)
+        return "plan", clear_level(assembly), (-t, depth - 3 * t, reach, depth + t)
     if thing == "inside":
         return "face", 0, (-t, -t, width + t, height + t)
-    at = height * 3 // 4
+    at = clear_level(assembly)
     if thing == "fronts":
         cups = [h.centres[0][2] for part in assembly.parts if part.role == "door.left" for h in part.holes]
         return "plan", cups[0] if cups else at, (-2 * t, -3 * t, reach, 3 * t)
     return "plan", at, (-2 * t, -2 * t, reach, 4 * t)
+
+
+def clear_level(assembly: Assembly) -> int:
+    """Return a height, near three quarters up, at which a level cut meets no shelf."""
+    height = assembly.outside[1].length.ticks
+    flat = [part.box for part in assembly.parts if part.axes[2] == 2]
+    for percent in (75, 70, 80, 65, 60, 55, 85, 50, 45, 40):
+        at = height * percent // 100
+        if not any(box.low[2] <= at < box.high[2] for box in flat):
+            return at
+    return height * 3 // 4
 
 
 def _middle(assembly: Assembly) -> int:

@@ -54,7 +54,9 @@ def _case_to_2(case: Any) -> Any:
         "frame": {"school": "frameless"},
         "cutouts": [],
         "scribes": [],
-        "extras": [], "set_in": "0 in", "load": "kitchen",
+        "extras": [],
+        "set_in": "0 in",
+        "load": "kitchen",
         "turned": 0,
     }
     if isinstance(case.get("kick"), dict):

@@ -12,8 +12,8 @@ from ...core.units import Units
 
 #: Headings and widths in pixels.
 COLUMNS = (
-    ("code", 62), ("part", 118), ("no.", 38), ("length", 78), ("width", 76), ("cut length", 86), ("cut width", 84),
-    ("grain", 98), ("banded edges", 140),
+    ("code", 62), ("part", 126), ("no.", 38), ("length", 78), ("width", 76), ("cut length", 86), ("cut width", 84),
+    ("grain", 94), ("banded edges", 140),
 )  # fmt: skip
 ALIGN_RIGHT = {2, 3, 4, 5, 6}
 

@@ -29,7 +29,7 @@ class PictureCard(QAbstractButton):
         super().__init__()
         self._title, self._caption = title, ""
         self._drawing: Drawing | None = None
-        self._chosen = False
+        self._chosen, self._refusal = False, ""
         self.setObjectName(name)
         self.setFixedHeight(height)
         self.setMinimumWidth(84)
@@ -49,7 +49,7 @@ class PictureCard(QAbstractButton):
             chosen: whether it is the one in force.
             refusal: why it cannot be built.
         """
-        self._drawing, self._caption, self._chosen = drawing, caption, chosen
+        self._drawing, self._caption, self._chosen, self._refusal = drawing, caption, chosen, refusal
         self.setEnabled(drawing is not None)
         self.setAccessibleName(f"{self._title} {caption}".strip())
         self.setToolTip(refusal or f"{self._title} {caption}".strip())
@@ -74,6 +74,11 @@ class PictureCard(QAbstractButton):
             canvas = QtCanvas(painter, 1.0)
             view = fitted(self._drawing, 4, top, self.width() - 8, max(10.0, low - top - 2))
             replay(self._drawing, canvas, view)
+        elif self._refusal:
+            # The remedy is the last sentence of a refusal.
+            remedy = self._refusal.rstrip(".").rpartition(". ")[2]
+            for i, line in enumerate(wrapped(remedy, 12, False, room)[:3]):
+                draw_text(painter, 9, top + 9 + 15 * i, line, 12, "snag")
         colour = "select" if chosen else "ink" if self._drawing is not None else "quiet"
         for i, line in enumerate(lines):
             draw_text(painter, 9, low + 9 + 16 * i, line, 13, colour, True)
