@@ -49,11 +49,17 @@ def an_edit(cases: int) -> float:
         project = replace(project, cases=(*project.cases, replace(first, letter=next_letter(project.cases))))
     found = choice(project, "A/kick.height")
     assert found is not None
+    assert found.value is not None
+    kick = found.value
     turn = [0]
+
+    before = Made(project)
+    before.parts, before.numbers, snags(before)
 
     def edit() -> None:
         turn[0] += 1
-        made = Made(found.put(found.value + Length(turn[0])))
+        # As the window does it: cases that did not change are taken over.
+        made = Made(found.put(kick + Length(turn[0])), before)
         made.parts, made.numbers, snags(made)
 
     return milliseconds(edit)

@@ -12,7 +12,7 @@ from pathlib import Path
 from random import Random
 from unittest import mock
 
-from ablebox.core.errors import FileChangedUnderneath, FileFaulty, FileNewer, FileNotWritten
+from ablebox.core.errors import FileChangedUnderneath, FileFaulty, FileNewer, FileNotWritten, SizeImpossible
 from ablebox.core.lengths import Length, inches
 from ablebox.core.project.changes import History, add_case, delete_case, duplicate_case
 from ablebox.core.project.choices import choice, set_measured
@@ -283,3 +283,24 @@ class Changing(unittest.TestCase):
         metric = replace(project, units=replace(project.units, system=System.MM))
         for one, other in zip(Made(project).parts, Made(metric).parts, strict=True):
             self.assertEqual((one.length.length, one.cut_width.length), (other.length.length, other.cut_width.length))
+
+
+class TakenOver(unittest.TestCase):
+    def test_what_is_taken_over_from_before_is_what_would_be_built_anew(self) -> None:
+        for seed in range(6):
+            rng = Random(seed)
+            project = random_project(seed)
+            try:
+                before = Made(project)
+                before.parts, before.numbers, before.flaws  # noqa: B018
+            except SizeImpossible:
+                continue
+            for key, value in (("A/kick.depth", inches("2 1/8")), ("stock/case/thickness", inches("11/16")),
+                               ("room/allowance", inches(rng.randint(0, 2)))):  # fmt: skip
+                found = choice(project, key)
+                assert found is not None
+                after = found.put(value)
+                anew, taken = Made(after), Made(after, before)
+                self.assertEqual(anew.assemblies, taken.assemblies)
+                self.assertEqual(anew.parts, taken.parts)
+                self.assertEqual(anew.numbers, taken.numbers)

@@ -76,7 +76,7 @@ class Document(QObject):
         if after == before:
             return False
         try:
-            made = Made(after)
+            made = Made(after, self.made)
         except AbleBoxError as fault:
             self.refused.emit(str(fault))
             return False
@@ -95,7 +95,7 @@ class Document(QObject):
     def _step(self, change: Change | None) -> None:
         if change is not None:
             other = change.before if self.project is change.after else change.after
-            self._settle(Made(self.project), other)
+            self._settle(Made(self.project, self.made), other)
 
     def _settle(self, made: Made, before: Project) -> None:
         kinds = _kinds(before, made.project)

@@ -4,12 +4,16 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
+from dataclasses import dataclass
 from functools import cached_property
 
+from ..assembly.check import Flaw, check
 from ..assembly.part import Assembly
 from ..cabinet.build import build
+from ..cabinet.design import Case
 from ..cuts.problem import Piece, Problem, Supply
 from ..errors import AbleBoxError
+from ..lengths import Length
 from ..parts.listing import Part, parts_list
 from ..project.tree import Project
 from ..reckoning import Reckoned
@@ -20,32 +24,50 @@ from ..stock import Goods, Grain, Sheet
 from ..units import Units
 
 
+@dataclass(slots=True)
+class _Built:
+    """What one case comes to, kept while nothing it depends on changes."""
+
+    case: Case
+    width: Reckoned | None
+    under: Reckoned | None
+    measured: dict[str, Length]
+    assembly: Assembly
+    parts: list[Part] | None = None
+    flaws: list[Flaw] | None = None
+    numbers: dict[str, Reckoned] | None = None
+
+
 class Made:
     """What a project comes to.
 
     Args:
         project: the project.
+        before: what an earlier state of it came to: cases that did not change are taken over.
 
     Raises:
         SizeImpossible: if a case cannot be built.
     """
 
-    def __init__(self, project: Project) -> None:
+    def __init__(self, project: Project, before: Made | None = None) -> None:
         self.project = project
         self.units = project.units
         self.room = Measured(project.alcove)
         self.widths = following_widths(project.cases, self.room)
-        self.assemblies: tuple[Assembly, ...] = tuple(
-            build(
-                case,
-                project.rack,
-                project.units,
-                project.measured,
-                self.widths.get(case.letter),
-                under_all(i, project.cases, self.widths),
-            )
-            for i, case in enumerate(project.cases)
-        )
+        same_shop = before is not None and before.project.rack is project.rack and before.units == project.units
+        old = {built.case.letter: built for built in before._built} if before is not None and same_shop else {}
+        self._built: list[_Built] = [self._build(i, old.get(case.letter)) for i, case in enumerate(project.cases)]
+        self.assemblies: tuple[Assembly, ...] = tuple(built.assembly for built in self._built)
+
+    def _build(self, at: int, old: _Built | None) -> _Built:
+        project = self.project
+        case = project.cases[at]
+        width, under = self.widths.get(case.letter), under_all(at, project.cases, self.widths)
+        measured = {k: v for k, v in project.measured.items() if k.startswith(f"{case.letter}/")}
+        if old is not None and old.case is case and (old.width, old.under, old.measured) == (width, under, measured):
+            return old
+        assembly = build(case, project.rack, project.units, project.measured, width, under)
+        return _Built(case, width, under, measured, assembly)
 
     def assembly(self, letter: str) -> Assembly:
         """Return a case as built.
@@ -61,7 +83,18 @@ class Made:
     @cached_property
     def parts(self) -> list[Part]:
         """Every distinct part of every case."""
-        return parts_list(self.assemblies, self.project.rack)
+        for built in self._built:
+            if built.parts is None:
+                built.parts = parts_list([built.assembly], self.project.rack)
+        return [part for built in self._built for part in built.parts or ()]
+
+    @cached_property
+    def flaws(self) -> list[tuple[str, Flaw]]:
+        """What the proof in space finds wrong, each with the letter of its case."""
+        for built in self._built:
+            if built.flaws is None:
+                built.flaws = check(built.assembly)
+        return [(built.case.letter, flaw) for built in self._built for flaw in built.flaws or ()]
 
     @cached_property
     def run(self) -> Reckoned | None:
@@ -92,21 +125,28 @@ class Made:
     def numbers(self) -> dict[str, Reckoned]:
         """Every number with a key, by its key: the sums, their terms, and theirs."""
         found: dict[str, Reckoned] = {}
-        for number in self._roots():
-            _collect(number, found)
+        room = self.room
+        for number in (*room.widths, room.usable, room.ceiling, room.mouth, room.governing):
+            if number is not None:
+                _collect(number, found)
+        parts = self.parts
+        for built in self._built:
+            if built.numbers is None:
+                built.numbers = {}
+                for number in self._roots(built, parts):
+                    _collect(number, built.numbers)
+            for key, number in built.numbers.items():
+                found.setdefault(key, number)
+        if self.run is not None:
+            _collect(self.run, found)
         return found
 
-    def _roots(self) -> Iterator[Reckoned]:
-        room = self.room
-        yield from room.widths
-        yield from (number for number in (room.usable, room.ceiling, room.mouth, room.governing) if number is not None)
-        for assembly in self.assemblies:
-            yield from assembly.sums
-            yield from assembly.outside
-        if self.run is not None:
-            yield self.run
-        for part in self.parts:
-            yield from (part.length, part.width, part.thickness, part.cut_length, part.cut_width)
+    def _roots(self, built: _Built, parts: list[Part]) -> Iterator[Reckoned]:
+        yield from built.assembly.sums
+        yield from built.assembly.outside
+        for part in parts:
+            if part.case == built.case.letter:
+                yield from (part.length, part.width, part.thickness, part.cut_length, part.cut_width)
 
 
 def _collect(number: Reckoned, found: dict[str, Reckoned]) -> None:

@@ -5,17 +5,15 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from ..assembly.check import check
 from ..shop.made import Made
 from .snag import Check, Level, Snag
 
 
 def goes_together(made: Made) -> Iterator[Snag]:
     """No two parts in one place, grooves filled, outside sizes as designed."""
-    for assembly in made.assemblies:
-        for flaw in check(assembly):
-            text = f"{assembly.letter}: {flaw.words}. Change the sizes that lead there."
-            yield Snag(f"built.{flaw.code}", Level.STOP, text, assembly.letter)
+    for letter, flaw in made.flaws:
+        text = f"{letter}: {flaw.words}. Change the sizes that lead there."
+        yield Snag(f"built.{flaw.code}", Level.STOP, text, letter)
 
 
 CHECKS: tuple[Check, ...] = (goes_together,)
