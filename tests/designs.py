@@ -23,7 +23,10 @@ from ablebox.core.case.joint.dado import Dado
 from ablebox.core.case.kick_notched import NotchedKick
 from ablebox.core.case.scribe import Scribe, Station
 from ablebox.core.case.top_full import FullTop
-from ablebox.core.fronts.door_pair import DoorPair
+from ablebox.core.fronts.drawer.box import DrawerBox
+from ablebox.core.fronts.face import FaceFronts, Line, Stack
+from ablebox.core.fronts.fit.full_overlay import FullOverlay
+from ablebox.core.fronts.making.slab import Slab
 from ablebox.core.fronts.none import NoFronts
 from ablebox.core.lengths import ZERO, Length, millimetres
 from ablebox.core.stock import Board, BoardGoods, Edging, Rack, Saw, Sheet, SheetGoods
@@ -42,6 +45,7 @@ def random_rack(rng: Random) -> Rack:
         (
             SheetGoods("case", "case ply", millimetres(18), between(rng, 11, 26), True, (sheet,)),
             SheetGoods("back", "back ply", millimetres(6), between(rng, 3, 13), True, (sheet,)),
+            SheetGoods("box", "box ply", millimetres(12), between(rng, 9, 16), True, (sheet,)),
             SheetGoods("doors", "door board", millimetres(19), between(rng, 15, 26), rng.random() < 0.5, (sheet,)),
         ),
         (
@@ -60,8 +64,8 @@ def random_case(rng: Random, letter: str = "A") -> Case:
         rng.randint(0, 3), between(rng, 0, 6), between(rng, 0, 40), hole_depth=between(rng, 5, 9),
         pitch=between(rng, 20, 60), inset=between(rng, 20, 60), margin=between(rng, 50, 150),
     )  # fmt: skip
-    doors = DoorPair("doors", rng.choice(["", "veneer", "solid"]), between(rng, 0, 5), between(rng, 0, 9),
-                     between(rng, 0, 9), between(rng, 0, 6))  # fmt: skip
+    fit = FullOverlay(between(rng, 0, 5), between(rng, 0, 9), between(rng, 0, 9), between(rng, 0, 6))
+    doors = FaceFronts(fit, Slab("doors", rng.choice(["", "veneer", "solid"])))
     return Case(
         letter,
         width=between(rng, 300, 1500),
@@ -119,6 +123,31 @@ def random_inside(rng: Random, depth: int = 2) -> Any:
     return Bay(tuple(_one(rng, "fitting") for _ in range(rng.choice([0, 1, 1, 1, 2]))))
 
 
+def random_face(rng: Random, depth: int = 2) -> Any:
+    """Return a face divided to any depth."""
+    roll = rng.random()
+    if depth and roll < 0.5:
+        count = rng.randint(2, 3)
+        cells = tuple(random_face(rng, depth - 1) for _ in range(count))
+        sizes: list[Any] = [None] * count
+        if rng.random() < 0.3:
+            sizes[rng.randrange(count)] = between(rng, 120, 300)
+        if rng.random() < 0.6:
+            return Stack(cells, tuple(sizes), between(rng, 0, 30) if rng.random() < 0.3 else ZERO)
+        return Line(cells, tuple(sizes))
+    return _one(rng, "cell")
+
+
+def random_fronts(rng: Random) -> FaceFronts:
+    """Return fronts of any fit and making."""
+    making = _one(rng, "making")
+    if isinstance(making, Slab):
+        making = Slab("doors", rng.choice(["", "veneer", "solid"]))
+    box = _vary(rng, DrawerBox())
+    return FaceFronts(_one(rng, "fit"), making, random_face(rng), box=DrawerBox("box", "back", box.corner, box.bottom),
+                      slides=_one(rng, "slides"))  # fmt: skip
+
+
 def any_case(rng: Random, letter: str = "A") -> Case:
     """Return a case of any mixture of schools; not all of them can be built."""
     frame: Any = Frameless()
@@ -145,11 +174,14 @@ def any_case(rng: Random, letter: str = "A") -> Case:
     if rng.random() < 0.1:
         stations = (Station(ZERO, between(rng, 0, 6)), Station(millimetres(300), between(rng, 0, 6)))
         scribes = (Scribe("side.left", rng.choice([Face.BACK, Face.TOP]), stations),)
+    inside = random_inside(rng)
     set_in = between(rng, 5, 20) if scribes and not isinstance(back, LaidOnBack) else ZERO
     cutouts = (Cutout(),) if rng.random() < 0.1 else ()
+    if rng.random() < 0.5:
+        inside = Bay()
     return Case(
         letter, width=between(rng, 350, 1800), height=between(rng, 450, 2400), depth=between(rng, 250, 800),
         edging=rng.choice(["", "veneer", "solid"]), frame=frame, kick=kick, bottom=bottom, top=top,
-        back=back, set_in=set_in, inside=random_inside(rng), fronts=rng.choice([NoFronts(), DoorPair()]),
+        back=back, set_in=set_in, inside=inside, fronts=random_fronts(rng) if rng.random() < 0.6 else NoFronts(),
         cutouts=cutouts, scribes=scribes,
     )  # fmt: skip

@@ -18,6 +18,10 @@ from ablebox.core.case.inside.layout import Bay
 from ablebox.core.case.inside.shelves_on_pins import PinShelves
 from ablebox.core.case.joint.dado import Dado
 from ablebox.core.errors import SizeImpossible
+from ablebox.core.fronts.face import FaceFronts
+from ablebox.core.fronts.fit.full_overlay import FullOverlay
+from ablebox.core.fronts.hinges import CupHinge
+from ablebox.core.fronts.making.slab import Slab
 from ablebox.core.lengths import ZERO, Length, inches, millimetres
 from ablebox.core.stock import Edging, Rack, Saw, SheetGoods
 from ablebox.core.units import Units
@@ -81,7 +85,7 @@ class WorkedByHand(unittest.TestCase):
              SheetGoods("doors", "board", millimetres(19))), (), Saw(ZERO, ZERO))  # fmt: skip
         case = Case("A", width=millimetres(600), height=millimetres(870), depth=millimetres(580), edging="")
         case = replace(case, bottom=Bottom(Dado(millimetres(6))),
-                       fronts=replace(case.fronts, edging="", reveal=millimetres("1.5"), gap=millimetres(3)))  # fmt: skip
+                       fronts=FaceFronts(FullOverlay(millimetres("1.5"), gap=millimetres(3)), Slab("doors", "")))  # fmt: skip
         assembly = build(case, rack, UNITS)
         self.assertEqual(assembly.part("kick").length.length, millimetres(564))
         self.assertEqual(assembly.part("bottom").length.length, millimetres(576))
@@ -121,9 +125,9 @@ class InSpace(unittest.TestCase):
             assembly = build(case, random_rack(rng), UNITS)
             left, right = assembly.part("door.left").box, assembly.part("door.right").box
             gap = right.low[0] - left.high[0]
-            self.assertIn(gap - case.fronts.gap.ticks, (0, 1), f"seed {seed}")
-            self.assertEqual(left.low[0], case.fronts.reveal.ticks)
-            self.assertEqual(assembly.outside[0].length.ticks - right.high[0], case.fronts.reveal.ticks)
+            self.assertIn(gap - case.fronts.fit.gap.ticks, (0, 1), f"seed {seed}")
+            self.assertEqual(left.low[0], case.fronts.fit.reveal.ticks)
+            self.assertEqual(assembly.outside[0].length.ticks - right.high[0], case.fronts.fit.reveal.ticks)
             self.assertEqual(left.size, right.size)
 
     def test_sides_are_mirror_images(self) -> None:
@@ -239,9 +243,9 @@ class Refused(unittest.TestCase):
         ({"inside": Bay((PinShelves(hole_depth=inches(1)),))}, "behind the pin holes"),
         ({"inside": Bay((PinShelves(margin=inches(20)),))}, "shelf pins"),
         ({"inside": Bay((PinShelves(inset=inches(12)),))}, "rows of pin holes"),
-        ({"fronts": replace(Case("A").fronts, gap=inches(25))}, "both doors"),
-        ({"fronts": replace(Case("A").fronts, reveal_top=inches(24))}, "door height"),
-        ({"fronts": replace(Case("A").fronts, hinge=replace(Case("A").fronts.hinge, depth=inches(1)))}, "hinge cups"),
+        ({"fronts": FaceFronts(FullOverlay(gap=inches(25)))}, "both doors"),
+        ({"fronts": FaceFronts(FullOverlay(reveal_top=inches(24)))}, "door height"),
+        ({"fronts": FaceFronts(hinge=CupHinge(depth=inches(1)))}, "hinge cups"),
     )
     def test_a_size_that_leaves_no_part(self, changes: dict[str, object], what: str) -> None:
         with self.assertRaises(SizeImpossible) as caught:

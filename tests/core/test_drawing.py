@@ -102,7 +102,7 @@ class CaseDrawings(unittest.TestCase):
             for key, item in self.numbers(view).items()
             if item.field
         }
-        wanted = {"width", "height", "depth", "kick.height", "kick.depth", "fronts.gap", "back.rail", "top.width"}
+        wanted = {"width", "height", "depth", "kick.height", "kick.depth", "fronts.fit.gap", "back.rail", "top.width"}
         self.assertEqual(fields, {f"A/{key}" for key in wanted})
 
     def test_every_part_can_be_clicked_somewhere(self) -> None:

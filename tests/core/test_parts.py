@@ -9,6 +9,8 @@ from dataclasses import replace
 from ablebox.core.assembly.part import CutKind, Face, Hand
 from ablebox.core.case.inside.layout import Bay
 from ablebox.core.case.inside.shelves_on_pins import PinShelves
+from ablebox.core.fronts.face import FaceFronts
+from ablebox.core.fronts.making.slab import Slab
 from ablebox.core.lengths import Length, inches, millimetres
 from ablebox.core.parts.listing import Part
 from ablebox.core.parts.machining import HoleRow, Slot
@@ -22,7 +24,7 @@ def project(**changes: object) -> Project:
     """The standard project with measured stock, its case changed."""
     made = new_project()
     goods = tuple(
-        replace(row, measured=inches({"case": "23/32", "back": "7/32", "doors": "23/32"}[row.code]))
+        replace(row, measured=inches({"case": "23/32", "back": "7/32", "doors": "23/32", "box": "15/32"}[row.code]))
         for row in made.rack.goods
     )
     made = replace(made, rack=replace(made.rack, goods=goods))
@@ -48,7 +50,7 @@ class Listing(unittest.TestCase):
     def test_thick_bands_are_taken_off_the_cut_size_and_thin_ones_are_not(self) -> None:
         thin = by_name(Made(project()))
         self.assertEqual(thin["door, left"].cut_length.length, thin["door, left"].length.length)
-        case = project(edging="solid", fronts=replace(project().cases[0].fronts, edging="solid"))
+        case = project(edging="solid", fronts=FaceFronts(making=Slab("doors", "solid")))
         thick = by_name(Made(case))
         door = thick["door, left"]
         self.assertEqual(door.length.length - door.cut_length.length, inches("1/4"))

@@ -288,7 +288,7 @@ class Shaped(unittest.TestCase):
 class AnyMixture(unittest.TestCase):
     def test_thousands_of_random_mixtures_go_together(self) -> None:
         good = 0
-        for seed in range(3_000):
+        for seed in range(2_000):
             rng = Random(seed)
             case, rack = any_case(rng), random_rack(rng)
             try:
@@ -302,7 +302,7 @@ class AnyMixture(unittest.TestCase):
                 for number in (*assembly.sums, *(p.length for p in assembly.parts), *(p.width for p in assembly.parts)):
                     if number.terms:
                         self.assertEqual(number.total(), number.length, f"seed {seed}: {number.label}")
-        self.assertGreater(good, 1_200)
+        self.assertGreater(good, 800)
 
     def test_every_kind_is_sound_in_both_units_and_bare_of_stops(self) -> None:
         for system in System:

@@ -19,7 +19,9 @@ from ablebox.core.case.inside.shelves_on_pins import PinShelves
 from ablebox.core.case.joint.dado import Dado
 from ablebox.core.cuts.problem import Piece, Problem, Supply
 from ablebox.core.cuts.search.planner import last
+from ablebox.core.fronts.face import FaceFronts
 from ablebox.core.fronts.hinges import hinge_count
+from ablebox.core.fronts.making.slab import Slab
 from ablebox.core.lengths import Length, inches, millimetres
 from ablebox.core.project.tree import first_rack, new_project
 from ablebox.core.shop.made import Made
@@ -67,7 +69,7 @@ class Sheets(unittest.TestCase):
                 Saw(Length(0), Length(0)),
             )
             case = Case("A", width=inches(30), edging="")
-            case = replace(case, bottom=Bottom(Dado(inches("1/16"))), fronts=replace(case.fronts, edging=""),
+            case = replace(case, bottom=Bottom(Dado(inches("1/16"))), fronts=FaceFronts(making=Slab("doors", "")),
                            back=replace(case.back, groove=inches("1/8")),
                            inside=Bay((PinShelves(hole_depth=inches("1/8")),)))  # fmt: skip
             inside = build(case, rack, Units()).part("kick").length.length
@@ -94,7 +96,7 @@ class WorkedExamples(unittest.TestCase):
     def test_two_cases_side_by_side_have_reveals_that_make_a_gap(self) -> None:
         """Full overlay: 1/16 reveals of two neighbours add up to the 1/8 gap of a pair (common practice)."""
         fronts = new_project().cases[0].fronts
-        self.assertEqual(fronts.reveal * 2, fronts.gap)
+        self.assertEqual(fronts.fit.reveal * 2, fronts.fit.gap)
 
 
 class SecondOpinion(unittest.TestCase):

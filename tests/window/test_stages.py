@@ -93,12 +93,12 @@ class Case(UiCase):
     def test_any_number_shows_its_sum_and_a_term_leads_to_its_source(self) -> None:
         self.click("elevation", "key:A/door/width")
         said = self.words(self.window.tape)
-        for words in ("Door, width", "26 3/4", "2 × reveal, each side", "gap between the doors", "13 1/4"):
+        for words in ("Door, width", "26 5/8", "width of the fronts", "gap between fronts", "13 1/4"):
             self.assertIn(words, said)
         sources = {w.text: w for w in self.window.tape.findChildren(type(self.window.snags.sentence)) if w.isVisible()}
         QTest.mouseClick(sources["1/8"], Qt.MouseButton.LeftButton)
         self.settle()
-        self.assertIn(self.window.desk.selection.number, ("A/fronts.gap", "A/fronts.reveal"))
+        self.assertIn(self.window.desk.selection.number, ("A/fronts.fit.gap", "A/fronts.fit.reveal"))
 
     def test_joints_are_chosen_by_picture_and_set_on_the_tape(self) -> None:
         self.press("thing:bottom")
@@ -131,11 +131,11 @@ class Case(UiCase):
 
     def test_stock_bands_and_shelves_are_chosen(self) -> None:
         self.press("thing:fronts")
-        band = self.find(QComboBox, "form:fronts.edging")
+        band = self.find(QComboBox, "form:fronts.making.edging")
         band.setFocus()
         QTest.keyClick(band, Qt.Key.Key_Down)
         self.settle()
-        self.assertEqual(self.window.desk.document.project.case("A").fronts.edging, "solid")
+        self.assertEqual(self.window.desk.document.project.case("A").fronts.making.edging, "solid")
         door = next(part for part in self.window.desk.document.made.parts if part.name == "door, left")
         self.assertEqual(self.window.desk.document.made.units.write(door.cut_width.length), "13")
         self.press("thing:inside")
@@ -283,7 +283,7 @@ class PartsAndSheets(UiCase):
         self.demo()
 
     def test_a_part_lights_up_in_every_view(self) -> None:
-        self.key(Qt.Key.Key_3, CTRL)
+        self.key(Qt.Key.Key_4, CTRL)
         table = self.find(QTableView, "parts-table")
         model = table.model()
         assert model is not None
@@ -294,7 +294,7 @@ class PartsAndSheets(UiCase):
         self.assertEqual(self.window.desk.selection.part, "A-04")
         self.assertEqual(self.window.desk.selection.number, "A/bottom/length")
         self.assertIn("2 × dado depth", self.words(self.window.tape))
-        self.key(Qt.Key.Key_4, CTRL)
+        self.key(Qt.Key.Key_5, CTRL)
         for i, (_, _, sheet, _) in enumerate(self.window.stages["sheets"].sheets()):  # type: ignore[attr-defined]
             if "A-04" in [spot.code for spot in sheet.spots]:
                 self.window.desk.selection.select(sheet=i)
@@ -308,7 +308,7 @@ class PartsAndSheets(UiCase):
         self.assertEqual(self.window.desk.selection.part, "A-04")
 
     def test_the_saw_and_the_rack_change_the_plan(self) -> None:
-        self.key(Qt.Key.Key_4, CTRL)
+        self.key(Qt.Key.Key_5, CTRL)
         QTest.mouseClick(self.find(QLineEdit, "field:saw/kerf"), Qt.MouseButton.LeftButton)
         self.type("3/16")
         plans = self.window.desk.planner.plans
@@ -341,7 +341,7 @@ class Everywhere(UiCase):
     def test_units_are_switched_without_changing_a_size(self) -> None:
         self.demo()
         before = self.number("A/back/width").length
-        for stage in range(1, 5):
+        for stage in range(1, 6):
             QTest.keyClick(self.window, Qt.Key(Qt.Key.Key_0 + stage), CTRL)
             self.act("mm")
             self.assertEqual(self.window.desk.document.project.units.system, System.MM)

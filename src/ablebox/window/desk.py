@@ -7,6 +7,7 @@ from dataclasses import replace
 
 from PyQt6.QtCore import QObject
 
+from ..core.cabinet.face_edits import cells
 from ..core.cabinet.inside_edits import bays
 from ..core.errors import AbleBoxError, LengthNotUnderstood
 from ..core.lengths import Length
@@ -72,6 +73,7 @@ class Desk(QObject):
             case=case,
             part=selection.part if selection.part in codes else "",
             number=selection.number if self.number(selection.number) or self.choice(selection.number) else "",
+            cell=selection.cell if case and selection.cell in cells(self.document.project.case(case)) else "",
             bay=selection.bay if case and selection.bay in bays(self.document.project.case(case).inside) else "",
         )
 

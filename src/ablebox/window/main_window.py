@@ -25,6 +25,7 @@ from .desk import Desk
 from .file_menu import FileMenu
 from .finder import Finder, everything
 from .stages.case import CaseStage
+from .stages.fronts import FrontsStage
 from .stages.parts import PartsStage
 from .stages.room import RoomStage
 from .stages.sheets import SheetsStage
@@ -34,7 +35,7 @@ from .widgets.stage_rule import StageRule
 from .widgets.tape import Tape
 from .widgets.wall import Wall
 
-STAGES: tuple[type[Stage], ...] = (RoomStage, CaseStage, PartsStage, SheetsStage)
+STAGES: tuple[type[Stage], ...] = (RoomStage, CaseStage, FrontsStage, PartsStage, SheetsStage)
 
 
 class MainWindow(QMainWindow):
@@ -243,7 +244,7 @@ class MainWindow(QMainWindow):
         if event is not None and event.key() in (Qt.Key.Key_Return, Qt.Key.Key_Enter):
             self.snags.mend()
         elif event is not None and event.key() == Qt.Key.Key_Escape:
-            self.desk.selection.select(number="", joint="", bay="")
+            self.desk.selection.select(number="", joint="", bay="", cell="")
         else:
             super().keyPressEvent(event)
 

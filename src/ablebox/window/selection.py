@@ -1,5 +1,5 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""What the person is looking at: a stage, a case, a part, a number, a sheet, a thing to choose, a bay."""
+"""What the person is looking at: a stage, a case, a part, a number, a sheet, a thing to choose, a bay, a cell of a face."""
 
 from __future__ import annotations
 
@@ -20,6 +20,7 @@ class Selection(QObject):
         self.sheet = 0
         self.joint = ""
         self.bay = ""
+        self.cell = ""
 
     def select(
         self,
@@ -31,10 +32,12 @@ class Selection(QObject):
         sheet: int | None = None,
         joint: str | None = None,
         bay: str | None = None,
+        cell: str | None = None,
     ) -> None:
         """Select some of it and leave the rest; tells only if anything changed."""
         wanted = {
             "stage": stage, "case": case, "part": part, "number": number, "sheet": sheet, "joint": joint, "bay": bay,
+            "cell": cell,
         }  # fmt: skip
         moved = False
         for name, value in wanted.items():

@@ -70,17 +70,18 @@ def _filled_cuts(assembly: Assembly) -> list[Flaw]:
                 continue
             mates = [other for other in assembly.parts if other is not part and other.box.meet(cut.box).volume]
             words = f"{cut.kind.value} {cut.name} in {part.name}"
-            if len(mates) != 1:
-                flaws.append(Flaw("empty", (part.role,), f"{words} holds {len(mates)} parts instead of one"))
-            elif not _fills(mates[0], cut):
-                flaws.append(Flaw("loose", (part.role, mates[0].role), f"{mates[0].name} does not fill the {words}"))
+            if not mates:
+                flaws.append(Flaw("empty", (part.role,), f"nothing is in the {words}"))
+            elif not _filled(mates, cut):
+                roles = (part.role, *(mate.role for mate in mates))
+                flaws.append(Flaw("loose", roles, f"{' and '.join(m.name for m in mates)} do not fill the {words}"))
     return flaws
 
 
-def _fills(mate: Placed, cut: Cut) -> bool:
-    """Whether a part fills a cut: all of its width and length, and its depth but for the play.
+def _filled(mates: list[Placed], cut: Cut) -> bool:
+    """Whether parts fill a cut together: all of its width and length, and its depth but for the play.
 
-    Nothing of the mate may be cut away where it sits in the cut.
+    Where something of a mate is cut away, it fills nothing there.
     """
     depth_axis, side = cut.face.value
     low, high = list(cut.box.low), list(cut.box.high)
@@ -89,9 +90,36 @@ def _fills(mate: Placed, cut: Cut) -> bool:
     else:
         high[depth_axis] -= cut.play.ticks
     needed = Box((low[0], low[1], low[2]), (high[0], high[1], high[2]))
-    if needed.volume <= 0 or needed.meet(mate.box) != needed:
+    if needed.volume <= 0:
         return False
-    return volume_left(needed, [inner.box for inner in mate.cuts]) == needed.volume
+    open_pieces = [needed]
+    for mate in mates:
+        left = []
+        for piece in open_pieces:
+            left += _outside(piece, mate.box)
+            # What the mate's own cuts take out of it there stays open.
+            for gap in mate.cuts:
+                common = piece.meet(mate.box).meet(gap.box)
+                if common.volume:
+                    left.append(common)
+        open_pieces = left
+    return not open_pieces
+
+
+def _outside(space: Box, taken: Box) -> list[Box]:
+    """Return what is left of a box without another, as boxes."""
+    common = space.meet(taken)
+    if not common.volume:
+        return [space]
+    pieces, low, high = [], list(space.low), list(space.high)
+    for axis in range(3):
+        for start, end in ((low[axis], common.low[axis]), (common.high[axis], high[axis])):
+            if end > start:
+                a, b = list(low), list(high)
+                a[axis], b[axis] = start, end
+                pieces.append(Box((a[0], a[1], a[2]), (b[0], b[1], b[2])))
+        low[axis], high[axis] = common.low[axis], common.high[axis]
+    return pieces
 
 
 def _outside_size(assembly: Assembly) -> list[Flaw]:

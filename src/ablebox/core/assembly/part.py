@@ -193,6 +193,29 @@ class BaySpace:
 
 
 @dataclass(frozen=True, slots=True)
+class FrontSpace:
+    """The place of one front on the face.
+
+    Args:
+        path: where its cell stands in the design, such as ``fronts.face.cells.0``.
+        tag: its number in the roles of its parts; empty for the only one.
+        words: what closes it.
+        front: left, right, lower and upper edge of the front.
+        opening: the same of the opening behind it.
+        width: of the front.
+        height: of the front.
+    """
+
+    path: str
+    tag: str
+    words: str
+    front: tuple[Length, Length, Length, Length]
+    opening: tuple[Length, Length, Length, Length]
+    width: Reckoned
+    height: Reckoned
+
+
+@dataclass(frozen=True, slots=True)
 class Assembly:
     """A case as built.
 
@@ -205,6 +228,7 @@ class Assembly:
         rests_on: height at which its own parts begin: on feet, casters, or a base frame of its neighbour's.
         hardware: what is bought for it and fixed to it: name and count.
         bays: the spaces inside it, for those who draw or check them.
+        fronts: the places of its fronts.
     """
 
     letter: str
@@ -215,6 +239,7 @@ class Assembly:
     rests_on: Length = ZERO
     hardware: tuple[tuple[str, int], ...] = ()
     bays: tuple[BaySpace, ...] = ()
+    fronts: tuple[FrontSpace, ...] = ()
 
     def part(self, role: str) -> Placed:
         """Return the part with this role.

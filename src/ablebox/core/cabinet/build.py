@@ -7,7 +7,8 @@ from collections import Counter
 from collections.abc import Mapping
 from dataclasses import replace
 
-from ..assembly.part import Assembly
+from ..assembly.part import Assembly, Placed
+from ..assembly.solid import volume_left
 from ..case import cutouts, sides
 from ..case.base_frame import BaseFrame
 from ..case.extra.apply import worked
@@ -17,6 +18,7 @@ from ..case.inside.space import Space
 from ..case.joint.over import LaidOver
 from ..case.scribe import scribed
 from ..case.shell import LEFT, RIGHT, Lines, Shell, Work
+from ..fronts.face import FaceFronts
 from ..lengths import ZERO, Length
 from ..reckoning import Book, Reckoned
 from ..stock import Rack
@@ -57,8 +59,15 @@ def build(
         work.add(school.build(shell, lines))
     inside, layout = fill(case.inside, _space(case, shell, lines, work))
     work.add(inside)
+    if isinstance(case.fronts, FaceFronts):
+        # A divided face divides the frame; an undivided one leaves that to what stands behind it.
+        _, of_face, _ = case.fronts.areas(shell, lines, case.frame)
+        layout = of_face if of_face.dividers else layout
     work.add(case.frame.build(shell, lines, layout))
-    work.add(case.fronts.build(shell, lines))
+    before = tuple(work.parts)
+    fronts = case.fronts.build(shell, lines, case.frame, tuple(inside.bays), before)
+    _keep_apart(shell, before, fronts)
+    work.add(fronts)
     work.add(cutouts.cut(shell, case.cutouts, work.parts))
     check_channels(shell, work.cuts)
     parts = tuple(
@@ -83,7 +92,24 @@ def build(
         rests_on=lines.line.length if lifted and not to_floor else ZERO,
         hardware=tuple((name, pieces) for name, pieces in hardware.items() if pieces),
         bays=tuple(work.bays),
+        fronts=tuple(work.fronts),
     )
+
+
+def _keep_apart(shell: Shell, before: tuple[Placed, ...], fronts: Work) -> None:
+    """Refuse fronts and drawers that stand where something else is.
+
+    Raises:
+        SizeImpossible: naming both.
+    """
+    for front in fronts.parts:
+        for other in before:
+            common = front.box.meet(other.box)
+            cuts = [cut.box for role in (front.role, other.role) for cut in fronts.cuts.get(role, ())]
+            if common.volume and volume_left(common, cuts):
+                raise shell.refuse(
+                    front.name, f"it would stand where the {other.name} is", "Move one of them, or choose another fit."
+                )
 
 
 def _known(lines: Lines) -> list[Reckoned]:

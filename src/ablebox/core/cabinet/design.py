@@ -49,7 +49,21 @@ from ..case.scribe import Scribe
 from ..case.top_full import FullTop
 from ..case.top_none import NoTop
 from ..case.top_stretchers import TwoStretchers
-from ..fronts.door_pair import DoorPair
+from ..fronts.cell.door import Door
+from ..fronts.cell.drawer import Drawer
+from ..fronts.cell.empty import OpenCell
+from ..fronts.cell.false_front import FalseFront
+from ..fronts.cell.flap import Flap
+from ..fronts.cell.pair import Pair
+from ..fronts.drawer.slides import CentreMount, SideMount, Undermount
+from ..fronts.face import FaceFronts, Line, Stack
+from ..fronts.fit.full_overlay import FullOverlay
+from ..fronts.fit.half_overlay import HalfOverlay
+from ..fronts.fit.inset_fit import Inset
+from ..fronts.fit.lipped import Lipped
+from ..fronts.fit.overlay import Overlay
+from ..fronts.making.frame_panel import FramePanel
+from ..fronts.making.slab import Slab
 from ..fronts.none import NoFronts
 from ..lengths import ZERO, Length, inches
 
@@ -57,7 +71,7 @@ Frame = Frameless | FaceFrame
 Kick = NotchedKick | BaseFrame | Feet | Skirt | Legs | Casters | Hung
 Top = TwoStretchers | FullTop | NoTop
 Back = GroovedBack | LaidOnBack | RabbetedBack | ThickBack | NoBack
-Fronts = DoorPair | NoFronts
+Fronts = FaceFronts | NoFronts
 
 #: For each thing a case has: the name a school has in files -> its record.
 SCHOOLS: dict[str, dict[str, type]] = {
@@ -79,7 +93,16 @@ SCHOOLS: dict[str, dict[str, type]] = {
     "joint": {"butt": Butt, "dado": Dado, "rabbet": Rabbet, "over": LaidOver},
     "frame-joint": {"fastened": FastenedFrame, "half-lap": HalfLap, "tenon": Tenon},
     "extra": {"hole": RoundHole, "finger-slot": FingerSlot, "notch": CornerNotch, "arch": Arch},
-    "fronts": {"door-pair": DoorPair, "open": NoFronts},
+    "fronts": {"face": FaceFronts, "open": NoFronts},
+    "fit": {
+        "full-overlay": FullOverlay, "overlay": Overlay, "half-overlay": HalfOverlay, "inset": Inset, "lipped": Lipped,
+    },
+    "making": {"slab": Slab, "frame-panel": FramePanel},
+    "cell": {
+        "pair": Pair, "door": Door, "drawer": Drawer, "false-front": FalseFront, "flap": Flap, "empty": OpenCell,
+    },
+    "division": {"stack": Stack, "line": Line},
+    "slides": {"side-mount": SideMount, "undermount": Undermount, "centre": CentreMount},
 }  # fmt: skip
 
 
@@ -132,7 +155,7 @@ class Case:
     top: Top = field(default_factory=TwoStretchers)
     back: Back = field(default_factory=GroovedBack)
     inside: Inside = field(default_factory=one_bay)
-    fronts: Fronts = field(default_factory=DoorPair)
+    fronts: Fronts = field(default_factory=FaceFronts)
     set_in: Length = size("sides beyond the back, to scribe", ZERO, zero=True)
     cutouts: tuple[Cutout, ...] = ()
     scribes: tuple[Scribe, ...] = ()

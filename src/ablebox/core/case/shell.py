@@ -5,7 +5,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass, field
 
-from ..assembly.part import BaySpace, Cut, CutKind, Face, Holes, Placed
+from ..assembly.part import BaySpace, Cut, CutKind, Face, FrontSpace, Holes, Placed
 from ..assembly.solid import Box
 from ..errors import SizeImpossible
 from ..lengths import ZERO, Length
@@ -155,6 +155,7 @@ class Work:
         obstacles: boxes of its parts that others inside must be notched around or keep clear of, by name.
         hardware: what is bought for it: name and count.
         bays: clear spaces it leaves.
+        fronts: places of fronts it fills.
     """
 
     parts: list[Placed] = field(default_factory=list)
@@ -164,6 +165,7 @@ class Work:
     obstacles: list[tuple[str, Box]] = field(default_factory=list)
     hardware: list[tuple[str, int]] = field(default_factory=list)
     bays: list[BaySpace] = field(default_factory=list)
+    fronts: list[FrontSpace] = field(default_factory=list)
 
     def cut(self, role: str, cut: Cut) -> None:
         """Cut into a part of another school."""
@@ -218,6 +220,7 @@ class Work:
         self.obstacles += other.obstacles
         self.hardware += other.hardware
         self.bays += other.bays
+        self.fronts += other.fronts
         for role, cuts in other.cuts.items():
             self.cuts.setdefault(role, []).extend(cuts)
         for role, holes in other.holes.items():

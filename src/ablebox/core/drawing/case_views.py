@@ -3,6 +3,8 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from ..assembly.part import Assembly, Hand, Placed
 from ..assembly.solid import Box
 from ..lengths import TICKS_PER_MM, Length
@@ -104,7 +106,9 @@ def _door_dimensions(made: Made, drawing: Drawing, assembly: Assembly) -> None:
     z0, z1 = (Length(t).mm for t in left.box.span(2))
     beyond = assembly.outside[0].length.mm + assembly.proud[1].mm
     drawing.add(_dimension(made, left.length, False, z0, z1, beyond, 1.05, field=False))
-    gap = numbers[f"{letter}/fronts.gap"]
+    gap = numbers.get(f"{letter}/fronts.fit.gap")
+    if gap is None:
+        return
     x2, x3 = Length(left.box.high[0]).mm, Length(right.box.low[0]).mm
     narrow = assembly.outside[1].length.mm > 4 * left.width.length.mm
     drawing.add(_dimension(made, gap, True, x2, x3, 0, -1.75 if narrow else -0.8))
@@ -152,9 +156,14 @@ def stands(assembly: Assembly, axis: int) -> list[Area | Path | Circle]:
     """Return feet or casters, which are bought and no parts, as they are seen along an axis."""
     bought = {name for name, _ in assembly.hardware}
     high = assembly.rests_on.mm
-    if not high or not bought & {"adjustable feet", "casters with brakes"}:
+    if not high:
         return []
     low, end = (_mm(t) for t in assembly.part("bottom").box.span(axis))
+    if not bought & {"adjustable feet", "casters with brakes"}:
+        if any(part.stands == "apart" for part in assembly.parts):
+            return []
+        # It stands on its neighbour's base frame.
+        return [Area(low, 0, end - low, high, "shade", "quiet", 0.8, "", "", True)]
     found: list[Area | Path | Circle] = []
     for x in (low + 60, end - 60):
         if "adjustable feet" in bought:
@@ -171,13 +180,20 @@ def stands(assembly: Assembly, axis: int) -> list[Area | Path | Circle]:
     return found
 
 
-def section(made: Made, letter: str) -> Drawing:
-    """Return the case cut through from front to back in the middle of its first bay, seen from the left."""
+def section(made: Made, letter: str, plane: int | None = None, pulled: str = "") -> Drawing:
+    """Return the case cut through from front to back, seen from the left.
+
+    Args:
+        made: what was made.
+        letter: of the case.
+        plane: where it is cut, from its left side, in ticks; in the middle of its first bay if not given.
+        pulled: tag of a drawer that is pulled out.
+    """
     assembly = made.assembly(letter)
     codes = codes_by_role(made.parts, letter)
     numbers = made.numbers
     drawing = Drawing(f"Case {letter}, section")
-    at = _section_at(assembly)
+    at = _section_at(assembly) if plane is None else plane
     behind = _behind(assembly, at)
     for side in behind:
         found = cut_rects(side, "side", side.box.low[0])
@@ -191,6 +207,8 @@ def section(made: Made, letter: str) -> Drawing:
                     drawing.add(Circle(_mm(y), _mm(z), holes.diameter.mm / 2, "card", "quiet", 0.9))
     for part in assembly.parts:
         if part not in behind:
+            if pulled and part.role.startswith((f"drawer.{pulled}", f"drawer-front.{pulled}")):
+                part = shifted(part, -assembly.outside[2].length.ticks * 3 // 5)
             drawing.add(*_cut(part, "side", at, f"part:{codes[part.role]}"))
     _, height, depth = assembly.outside
     h, d = height.length.mm, depth.length.mm
@@ -202,6 +220,17 @@ def section(made: Made, letter: str) -> Drawing:
     drawing.add(_dimension(made, clear, True, carcass, carcass + clear.length.mm, h * 0.42, 0, field=False))
     _section_dimensions(made, drawing, assembly, carcass)
     return drawing
+
+
+def shifted(part: Placed, by: int) -> Placed:
+    """Return a part moved front to back, with what is cut out of it."""
+    cuts = tuple(
+        replace(cut, box=Box((cut.box.low[0], cut.box.low[1] + by, cut.box.low[2]),
+                             (cut.box.high[0], cut.box.high[1] + by, cut.box.high[2])))
+        for cut in part.cuts
+    )  # fmt: skip
+    x, y, z = part.corner
+    return replace(part, corner=(x, y + Length(by), z), cuts=cuts)
 
 
 def _section_at(assembly: Assembly) -> int:

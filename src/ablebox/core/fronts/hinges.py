@@ -9,6 +9,7 @@ Cup 35 mm, 12 to 13 mm deep, its edge 3 to 6 mm from the door's edge; two hinges
 from __future__ import annotations
 
 from dataclasses import dataclass
+from math import ceil
 
 from ..case.fields import size
 from ..lengths import Length, inches, millimetres
@@ -35,18 +36,44 @@ class CupHinge:
     edge: Length = size("cup from the door's edge", millimetres(5))
 
 
-def hinge_count(height: Length) -> int:
-    """Return how many hinges a door of this height takes."""
-    return next((count for limit, count in _HEIGHTS if height <= limit), 5)
+#: What each hinge beyond the first carries, in kg (about 15 lb, common practice).
+_CARRIES = 7.0
+#: Overlay less the cup's distance from the edge, with a plate of 0, for straight, half and full cranked arms.
+_ARMS = {"full overlay": millimetres(13), "half overlay": millimetres(4), "inset": millimetres(-4)}
+_PLATE_STEP = millimetres("0.5")
+_HALF_FROM, _FULL_FROM = millimetres(0), millimetres(12)
 
 
-def hinge_heights(height: Length) -> list[Length]:
+def hinge_count(height: Length, kilograms: float = 0.0) -> int:
+    """Return how many hinges a door of this height and weight takes.
+
+    Two up to 40 in, three to 60, four to 80, and one for about every 7 kg beyond the first 7 (common practice).
+    """
+    by_height = next((count for limit, count in _HEIGHTS if height <= limit), 5)
+    return max(by_height, 1 + max(1, ceil(kilograms / _CARRIES)))
+
+
+def arm_for(over: Length, inset: bool) -> str:
+    """Return the arm of the hinge for an overlay."""
+    if inset or over < _HALF_FROM:
+        return "inset"
+    return "full overlay" if over >= _FULL_FROM else "half overlay"
+
+
+def plate_for(edge: Length, over: Length, inset: bool) -> Length:
+    """Return the height of the plate that brings a door to its overlay: in steps of 0.5 mm, 0 at least."""
+    exact = max(Length(0), edge + _ARMS[arm_for(over, inset)] - over)
+    step = _PLATE_STEP.ticks
+    return Length((2 * exact.ticks + step) // (2 * step) * step)
+
+
+def hinge_heights(height: Length, count: int) -> list[Length]:
     """Return the heights of the hinges' centres above the door's lower edge.
 
     On short doors the outer ones move in, to a fifth of the height.
     """
     end = min(END_DISTANCE, height.share(5)[-1])
-    steps = (height - end * 2).share(hinge_count(height) - 1)
+    steps = (height - end * 2).share(count - 1)
     heights = [end]
     for step in steps:
         heights.append(heights[-1] + step)

@@ -118,6 +118,7 @@ def first_rack(system: System) -> Rack:
                 SheetGoods("case", "birch ply 3/4", inches("3/4"), None, True, (sheet,)),
                 SheetGoods("back", "birch ply 1/4", inches("1/4"), None, True, (sheet,)),
                 SheetGoods("doors", "maple ply 3/4", inches("3/4"), None, True, (sheet,)),
+                SheetGoods("box", "birch ply 1/2", inches("1/2"), None, True, (sheet,), "birch-ply"),
             ),
             (
                 Edging("veneer", "iron-on veneer", millimetres("0.5"), False),
@@ -132,6 +133,7 @@ def first_rack(system: System) -> Rack:
             SheetGoods("case", "birch ply 18", millimetres(18), None, True, (sheet,)),
             SheetGoods("back", "birch ply 6.5", millimetres("6.5"), None, True, (sheet,)),
             SheetGoods("doors", "oak veneered board 19", millimetres(19), None, True, (sheet,)),
+            SheetGoods("box", "birch ply 12", millimetres(12), None, True, (sheet,), "birch-ply"),
         ),
         (
             Edging("veneer", "iron-on veneer", millimetres("0.5"), False),

@@ -70,12 +70,44 @@ def _case_to_2(case: Any) -> Any:
         case["bottom"] = {"school": "bottom", "joint": joint}
     if isinstance(case.get("top"), dict):
         case["top"] = {**case["top"], "school": "stretchers", "front": "flat", "back": "flat", "fastener": "pocket"}
+    if isinstance(case.get("fronts"), dict):
+        case["fronts"] = _fronts_to_2(case["fronts"])
+        back = case.get("back")
+        case["fronts"]["box"]["goods"] = case.get("goods")
+        case["fronts"]["box"]["bottom_goods"] = back.get("goods") if isinstance(back, dict) else case.get("goods")
     if "shelves" in case:
         shelves = case.pop("shelves")
         if isinstance(shelves, dict):
             shelves = {**shelves, "setbacks": []}
         case["inside"] = {"school": "bay", "fittings": [shelves]}
     return case
+
+
+def _fronts_to_2(fronts: dict[str, Any]) -> dict[str, Any]:
+    old = dict(fronts)
+    old.pop("school", None)
+    fit = {"school": "full-overlay"}
+    making = {"school": "slab"}
+    for name in ("reveal", "reveal_top", "reveal_bottom", "gap"):
+        if name in old:
+            fit[name] = old.pop(name)
+    for name in ("goods", "edging"):
+        if name in old:
+            making[name] = old.pop(name)
+    box = {
+        "goods": making.get("goods", ""), "bottom_goods": making.get("goods", ""), "corner": "rabbet", "bottom": "cut-off",
+        "groove": "1/4 in", "up": "3/8 in", "play": "1/16 in", "below": "1/2 in", "above": "1/2 in", "strip": "0 in",
+    }  # fmt: skip
+    slides = {"school": "side-mount", "clearance": "1/2 in", "behind": "1/4 in"}
+    return {
+        "school": "face",
+        "fit": fit,
+        "making": making,
+        "face": {"school": "pair"},
+        **old,
+        "box": box,
+        "slides": slides,
+    }
 
 
 _STEPS = (_to_2,)

@@ -5,8 +5,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from ..assembly.part import Holes
-from ..fronts.door_pair import DoorPair
+from ..assembly.part import Assembly, Hand, Holes, Placed
 from ..lengths import Length, inches, millimetres
 from ..project.choice import Choice
 from ..project.choices import choice
@@ -88,30 +87,38 @@ def pins_meet_in_a_partition(made: Made) -> Iterator[Snag]:
 
 def cups_through(made: Made) -> Iterator[Snag]:
     """Under a hinge cup 2 mm of the door must be left, or the drill's point comes through."""
-    for case in made.project.cases:
-        if not isinstance(case.fronts, DoorPair):
-            continue
-        left = made.project.rack.sheet_goods(case.fronts.goods).thickness - case.fronts.hinge.depth
-        if left < _WEB:
-            write = made.units.write
+    for assembly in made.assemblies:
+        for part in assembly.parts:
+            cups = next((holes for holes in part.holes if holes.name == "hinge cups"), None)
+            if cups is None or part.thickness.length - cups.depth >= _WEB:
+                continue
+            write, letter = made.units.write, assembly.letter
             text = (
-                f"{case.letter}: cups {write(case.fronts.hinge.depth)} deep leave {write(left)} of the door; "
+                f"{letter}: cups {write(cups.depth)} deep leave {write(part.thickness.length - cups.depth)} of the door; "
                 "the drill's point comes through the face. Use thicker doors or shallower cups."
             )
-            yield Snag("hinge.through", Level.STOP, text, case.letter, f"{case.letter}/fronts.hinge.depth")
+            yield Snag("hinge.through", Level.STOP, text, letter, f"{letter}/fronts.hinge.depth")
+            break
 
 
 def wide_doors(made: Made) -> Iterator[Snag]:
     """Doors over about 24 in wide hang badly on two hinges (common practice)."""
-    for case in made.project.cases:
-        door = next((p for p in made.assembly(case.letter).parts if p.role == "door.left"), None)
-        if door is not None and door.width.length > _WIDEST_DOOR:
-            write = made.units.write
+    for assembly in made.assemblies:
+        for door in leaves(assembly):
+            if door.hand is Hand.NONE or door.width.length <= _WIDEST_DOOR:
+                continue
+            write, letter = made.units.write, assembly.letter
             text = (
-                f"{case.letter}: each door is {write(door.width.length)} wide; over {write(_WIDEST_DOOR)} doors sag and "
+                f"{letter}: each door is {write(door.width.length)} wide; over {write(_WIDEST_DOOR)} doors sag and "
                 "swing far, make the case narrower or two of it."
             )
-            yield Snag("door.wide", Level.WARN, text, case.letter, door.width.key)
+            yield Snag("door.wide", Level.WARN, text, letter, door.width.key)
+            break
+
+
+def leaves(assembly: Assembly) -> list[Placed]:
+    """Return the slabs that are doors; framed doors are told from their stiles elsewhere."""
+    return [part for part in assembly.parts if part.role.startswith("door") and part.role.count(".") < 3]
 
 
 CHECKS: tuple[Check, ...] = (cups_through, pins_meet_hinges, pins_meet_in_a_partition, wide_doors)

@@ -97,7 +97,7 @@ def thin_ledge(made: Made) -> Iterator[Snag]:
     for assembly in made.assemblies:
         for part in assembly.parts:
             rabbets = [cut for cut in part.cuts if cut.kind is CutKind.RABBET]
-            if len(rabbets) > 1 and part.thickness.length < inches("1/2"):
+            if part.role.startswith("side") and len(rabbets) > 1 and part.thickness.length < inches("1/2"):
                 write = made.units.write
                 text = (
                     f"{assembly.letter}: the {part.name} is {write(part.thickness.length)} thick and rabbeted along "

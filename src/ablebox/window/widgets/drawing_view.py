@@ -79,7 +79,7 @@ class DrawingView(QWidget):
         """Return the topmost spot at a point; numbers go before parts."""
         x, y = point.x() / self._scale, point.y() / self._scale
         found = [spot for spot in self._spots if spot.holds(x, y)]
-        for kind in ("key:", "bay:"):
+        for kind in ("key:", "bay:", "cell:"):
             of_kind = [spot for spot in found if spot.hot.startswith(kind)]
             if of_kind:
                 return of_kind[-1]
@@ -126,7 +126,9 @@ class DrawingView(QWidget):
         elif kind == "part":
             selection.select(part=what, number="")
         elif kind == "case":
-            selection.select(case=what, part="", number="", bay="")
+            selection.select(case=what, part="", number="", bay="", cell="")
+        elif kind == "cell":
+            selection.select(cell=what, number="", part="")
         elif kind == "bay":
             selection.select(bay=what, joint="inside", number="", part="")
         self.clicked.emit(spot.hot)

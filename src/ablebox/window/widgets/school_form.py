@@ -15,7 +15,12 @@ from ..desk import Desk
 from .length_field import LengthField
 from .words import Words
 
-_LABELS = {"left": "left stile", "right": "right stile", "hinge": "hinges", "joint": "joint"}
+_LABELS = {
+    "left": "left stile", "right": "right stile", "hinge": "hinges", "joint": "joint", "fit": "fit", "making": "made as",
+    "slides": "slides", "box": "drawer boxes",
+}  # fmt: skip
+#: Fields that are edited on a drawing, not in a form.
+_DRAWN = {"face"}
 _FIELD_WIDTH = 92
 
 
@@ -36,6 +41,8 @@ class SchoolForm:
         for each in fields(record):
             value, where = getattr(record, each.name), f"{path}.{each.name}"
             kind = each.metadata.get("kind")
+            if each.name in _DRAWN:
+                continue
             if kind is not None:
                 self._one(where, each.metadata, value)
             elif is_dataclass(value) and schools_of(type(record), each.name):

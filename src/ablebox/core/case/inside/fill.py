@@ -8,9 +8,9 @@ from ...assembly.solid import Box
 from ...lengths import ZERO, Length
 from ...reckoning import Origin, Reckoned, leaf
 from ..joint.choice import MiddleJoint
+from ..sharing import shares
 from ..shell import Shell, Work
 from .layout import Bay, Columns, Inside, Layout, Rows
-from .sharing import shares
 from .space import Space
 
 
@@ -54,7 +54,7 @@ def _length(reach: Reckoned | None) -> Length:
 def _columns(columns: Columns, space: Space) -> tuple[Work, Layout]:
     shell, book = space.shell, space.shell.book
     thickness = shell.goods.reckoned_thickness("partition thickness", shell.units)
-    widths = shares(space, space.width, thickness, columns.widths, "bay", "widths")
+    widths = shares(shell, space.width, thickness, columns.widths, "bay", f"{space.path}.widths")
     whole = columns.high is None
     high = space.height
     if columns.high is not None:
@@ -131,7 +131,7 @@ def _frame_over(space: Space, thickness: Length) -> Length:
 def _rows(rows: Rows, space: Space) -> tuple[Work, Layout]:
     shell, book = space.shell, space.shell.book
     thickness = shell.goods.reckoned_thickness("fixed shelf thickness", shell.units)
-    heights = shares(space, space.height, thickness, rows.heights, "row", "heights")
+    heights = shares(shell, space.height, thickness, rows.heights, "row", f"{space.path}.heights")
     reach = _reach(rows.joint, space, "fixed shelf", space.left)
     total = space.width.times(1) if reach is None else space.width + reach.times(2)
     key = space.key("fixed")

@@ -12,15 +12,11 @@ from dataclasses import dataclass
 
 from ...assembly.part import Face, Placed
 from ...lengths import ZERO, Length, inches, millimetres
-from ...units import System
 from ..fields import check_names, count, size
 from ..shell import Work
+from ..slide_lengths import SLIDE_LENGTHS, longest_within
 from .space import Space
 
-_STOCK = {
-    System.INCH: tuple(inches(n) for n in range(10, 29, 2)),
-    System.MM: tuple(millimetres(n) for n in range(250, 701, 50)),
-}
 _FIRST, _HOLE, _HOLE_DEPTH = millimetres(37), millimetres(4), millimetres(9)
 
 
@@ -52,11 +48,9 @@ class PullOut:
         if not self.count:
             return Work()
         shell, book = space.shell, space.shell.book
-        stock = _STOCK[shell.units.system]
-        room = space.depth.length - self.clear
-        fitting = [length for length in stock if length <= room]
-        if not fitting:
-            least = shell.units.write(stock[0], True)
+        slide_length = longest_within(space.depth.length - self.clear, shell.units.system)
+        if slide_length is None:
+            least = shell.units.write(SLIDE_LENGTHS[shell.units.system][0], True)
             raise shell.refuse("pull-out shelf", f"the shortest slides are {least} long", "Make the case deeper.")
         shell.need(
             shell.thickness.length - _HOLE_DEPTH, millimetres(1), "wood behind the slides' screws", "Use thicker stock."
@@ -71,7 +65,7 @@ class PullOut:
         key = space.key("pull-out")
         length = book.named(total, "pull-out shelf, length", f"{key}/length")
         shell.need(length.length, inches(3), "pull-out shelf length", "Make the bay wider.")
-        deep = book.chosen(fitting[-1], "slide length", f"{key}.slide", "longest stock length that fits")
+        deep = book.chosen(slide_length, "slide length", f"{key}.slide", "longest stock length that fits")
         width = book.named(deep, "pull-out shelf, width", f"{key}/width")
         t = shell.thickness.length
         low, high = space.clear_heights()
@@ -89,11 +83,11 @@ class PullOut:
             )  # fmt: skip
             lines.append(z + t.share(2)[0])
             z = z + t
-        far = fitting[-1] - _FIRST
+        far = slide_length - _FIRST
         centres: list[tuple[Length, ...]] = [(ZERO, space.front + y, z) for y in (_FIRST, far) for z in lines]
         work.bore(space.left, Face.RIGHT, "slide screws", _HOLE, _HOLE_DEPTH, centres)
         work.bore(space.right, Face.LEFT, "slide screws", _HOLE, _HOLE_DEPTH, centres)
-        work.hardware.append((f"side-mount slides {shell.units.write(fitting[-1], True)}, pairs", self.count))
+        work.hardware.append((f"side-mount slides {shell.units.write(slide_length, True)}, pairs", self.count))
         for over in space.frame_over:
             if over:
                 work.hardware.append((f"packers {shell.units.write(over, True)} thick behind the frame", self.count))

@@ -1,0 +1,196 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The face of a case drawn true: fronts, what shows between them, cups and pulls, each front's size a field."""
+
+from __future__ import annotations
+
+import math
+
+from ..assembly.part import Assembly, FrontSpace, Hand, Placed
+from ..lengths import TICKS_PER_MM
+from ..shop.made import Made
+from .case_views import codes_by_role, stands
+from .cut_through import cut_part
+from .shapes import Area, Circle, Dimension, Drawing, Label, Path, Shape
+
+_PULL = 6.0
+
+
+def _mm(ticks: int) -> float:
+    return ticks / TICKS_PER_MM
+
+
+def face_view(made: Made, letter: str, lit: str, opened: frozenset[str]) -> Drawing:
+    """Return the case's face.
+
+    Args:
+        made: what was made.
+        letter: of the case.
+        lit: path of the cell that is selected.
+        opened: paths of the cells whose front is left away, so that what is behind it shows.
+    """
+    assembly = made.assembly(letter)
+    codes = codes_by_role(made.parts, letter)
+    drawing = Drawing(f"Case {letter}, face")
+    drawing.add(*stands(assembly, 0))
+    tags = {space.tag for space in assembly.fronts if space.path in opened}
+    for part in sorted(assembly.parts, key=lambda part: -part.box.high[1]):
+        if part.stands == "apart" and part.box.high[0] > assembly.outside[0].length.ticks:
+            continue
+        if part.stands == "front" and _tag_of(part) in tags:
+            continue
+        _front_of(drawing, part, f"part:{codes[part.role]}")
+    for space in assembly.fronts:
+        _cell(drawing, made, assembly, space, space.path == lit, space.path in opened)
+    width, height, _ = assembly.outside
+    w, h = width.length.mm, height.length.mm
+    left, right = (proud.mm for proud in assembly.proud)
+    drawing.add(
+        Path(((-40 - left, 0), (w + 40 + right, 0)), "quiet", 1.2),
+        Dimension(True, 0, w, h, 1.05, made.units.write(width.length), width.key, True),
+        Dimension(False, 0, h, -left, -1.1, made.units.write(height.length), height.key, True),
+    )
+    _sizes(drawing, made, assembly, w + right)
+    return drawing
+
+
+def _tag_of(part: Placed) -> str:
+    """Return the tag of the front a part belongs to: the numbers in its role."""
+    return ".".join(step for step in part.role.split(".") if step.isdigit())
+
+
+def _front_of(drawing: Drawing, part: Placed, hot: str) -> None:
+    x0, x1, z0, z1 = (_mm(t) for t in (*part.box.span(0), *part.box.span(2)))
+    if part.role in ("kick", "base.front"):
+        drawing.add(Area(x0, z0, x1 - x0, z1 - z0, "shade", "ink", 0.9, "", hot))
+        return
+    face_on = part.axes[2] == 1
+    along = ("grain-y" if part.axes[0] == 2 else "grain-x") if face_on else ""
+    fill = "wood" if face_on else "wood-edge"
+    if part.role.endswith(".panel"):
+        fill = "wood-edge"
+    drawing.add(Area(x0, z0, x1 - x0, z1 - z0, fill, "ink", 1.0, along, hot))
+
+
+def _cell(drawing: Drawing, made: Made, assembly: Assembly, space: FrontSpace, lit: bool, opened: bool) -> None:
+    x0, x1, z0, z1 = (edge.mm for edge in space.front)
+    hot = f"cell:{space.path}"
+    if not opened:
+        _hardware(drawing, assembly, space)
+    if space.words == "open":
+        drawing.add(Label((x0 + x1) / 2, (z0 + z1) / 2, "open", 10, colour="quiet", within=x1 - x0))
+    drawing.add(Area(x0, z0, x1 - x0, z1 - z0, "", "select" if lit else "", 2.4, "", hot))
+
+
+def _hardware(drawing: Drawing, assembly: Assembly, space: FrontSpace) -> None:
+    """Cups where they are bored, the swing of doors, and pulls where hands look for them."""
+    x0, x1, z0, z1 = (edge.mm for edge in space.front)
+    parts = [p for p in assembly.parts if p.stands == "front" and _tag_of(p) == space.tag]
+    for part in parts:
+        for holes in part.holes:
+            if holes.name == "hinge cups":
+                for x, _, z in holes.centres:
+                    drawing.add(Circle(_mm(x), _mm(z), holes.diameter.mm / 2, "", "quiet"))
+    if space.words in ("door", "pair of doors"):
+        spans = [(x0, x1, Hand.LEFT)]
+        if space.words == "pair of doors":
+            middle = (x0 + x1) / 2
+            spans = [(x0, middle, Hand.LEFT), (middle, x1, Hand.RIGHT)]
+        elif any(part.name.startswith("door, right") for part in parts):
+            spans = [(x0, x1, Hand.RIGHT)]
+        for a, b, hand in spans:
+            hinge, free = (a, b) if hand is Hand.LEFT else (b, a)
+            drawing.add(Path(((free, z0), (hinge, (z0 + z1) / 2), (free, z1)), "grain", 0.8, True))
+            drawing.add(Circle(free + (26 if hand is Hand.RIGHT else -26), max(z0 + 40, z1 - 90), _PULL, "ink", ""))
+    elif space.words == "drawer":
+        pulls = (0.5,) if x1 - x0 <= 610 else (0.25, 0.75)
+        for share in pulls:
+            at = x0 + (x1 - x0) * share
+            drawing.add(Path(((at - 40, (z0 + z1) / 2), (at + 40, (z0 + z1) / 2)), "ink", 3.0))
+    elif space.words == "flap":
+        up = any("up" in part.name for part in parts)
+        hinge, free = (z1, z0) if up else (z0, z1)
+        drawing.add(Path(((x0, free), ((x0 + x1) / 2, hinge), (x1, free)), "grain", 0.8, True))
+
+
+def _sizes(drawing: Drawing, made: Made, assembly: Assembly, beyond: float) -> None:
+    """Heights at the right, widths below, each front once, as fields where they can be typed over."""
+    numbers = made.numbers
+    seen: set[tuple[float, float]] = set()
+    rows: dict[str, float] = {}
+    for space in assembly.fronts:
+        x0, x1, z0, z1 = (edge.mm for edge in space.front)
+        if (z0, z1) not in seen:
+            seen.add((z0, z1))
+            key = _size_key(assembly.letter, space.path, "heights")
+            number = numbers.get(key) or space.height
+            level = rows.setdefault(space.path.rpartition(".cells.")[0], 1.05 + 1.9 * len(rows))
+            drawing.add(
+                Dimension(False, z0, z1, beyond, level, made.units.write(number.length), number.key, key in numbers)
+            )
+    spans: list[tuple[float, float]] = []
+    for space in assembly.fronts:
+        x0, x1 = (edge.mm for edge in space.front[:2])
+        if (x0, x1) in spans:
+            continue
+        overlaps = sum(1 for a, b in spans if a < x1 and x0 < b)
+        spans.append((x0, x1))
+        key = _size_key(assembly.letter, space.path, "widths")
+        number = numbers.get(key) or space.width
+        text = made.units.write(number.length)
+        drawing.add(Dimension(True, x0, x1, 0, -0.8 - 0.95 * overlaps, text, number.key, key in numbers))
+
+
+def _size_key(letter: str, path: str, name: str) -> str:
+    head, _, last = path.rpartition(".cells.")
+    return f"{letter}/{head}.{name}.{last}" if head else ""
+
+
+def swing_plan(made: Made, letter: str, space: FrontSpace, opened: bool) -> Drawing:
+    """Return the case cut level through one front, seen from above, its door swung or drawer pulled out if opened."""
+    assembly = made.assembly(letter)
+    codes = codes_by_role(made.parts, letter)
+    drawing = Drawing(f"Case {letter}, plan")
+    at = ((space.front[2] + space.front[3]).ticks) // 2
+    depth = assembly.outside[2].length
+    for part in assembly.parts:
+        own = _tag_of(part) == space.tag and (part.stands == "front" or part.role.startswith("drawer"))
+        if own and opened and space.words in ("door", "pair of doors"):
+            if part.box.low[2] <= at < part.box.high[2]:
+                _swung(drawing, part, space)
+            continue
+        by = -depth.mm * 0.6 if own and opened and space.words == "drawer" else 0.0
+        for item in cut_part(part, "plan", at, f"part:{codes[part.role]}"):
+            drawing.add(_moved(item, by))
+    return drawing
+
+
+def _moved(item, by: float):  # type: ignore[no-untyped-def]
+    """Return an item of a cut moved towards the front."""
+    if not by:
+        return item
+    if isinstance(item, Area):
+        return Area(
+            item.x, item.y + by, item.width, item.height, item.fill, item.line, item.weight, item.pattern, item.hot
+        )
+    return Path(tuple((x, y + by) for x, y in item.points), item.colour, item.weight, item.dashed)
+
+
+def _swung(drawing: Drawing, part: Placed, space: FrontSpace) -> None:
+    """A door opened by a right angle about its hinged edge, and the way its free edge took."""
+    x0, x1 = (_mm(t) for t in part.box.span(0))
+    y0, y1 = (_mm(t) for t in part.box.span(1))
+    left, right = space.front[0].mm, space.front[1].mm
+    middle = (left + right) / 2
+    pair = space.words == "pair of doors"
+    hinged_right = (pair and (x0 + x1) / 2 > middle) or (not pair and "right" in part.name)
+    hinge = right if hinged_right else left
+    sign = -1.0 if hinged_right else 1.0
+    corners = [(x0, y0), (x1, y0), (x1, y1), (x0, y1)]
+    turned = tuple((hinge + sign * (y - y0), y0 - sign * (x - hinge)) for x, y in corners)
+    drawing.add(Shape(turned, "wood-edge", "ink", 1.1))
+    radius = (right - left) / (2 if pair else 1)
+    arc = []
+    for i in range(13):
+        a = math.radians(90 * i / 12)
+        arc.append((hinge + sign * radius * math.cos(a), y0 - radius * math.sin(a)))
+    drawing.add(Path(tuple(arc), "quiet", 0.8, True))

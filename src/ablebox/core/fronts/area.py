@@ -1,0 +1,47 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Where one front lies on the face, and the opening behind it."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..lengths import Length
+from ..reckoning import Reckoned
+
+
+@dataclass(frozen=True, slots=True)
+class Area:
+    """One front's place.
+
+    Args:
+        path: of its cell in the design.
+        tag: its number for roles: empty for the only one, ``1``, ``2.1``.
+        x: its left edge, from the case's left side.
+        z: its lower edge, above the floor.
+        width: of the front.
+        height: of the front.
+        over: how far it reaches beyond its opening at left, right, bottom and top.
+    """
+
+    path: str
+    tag: str
+    x: Length
+    z: Length
+    width: Reckoned
+    height: Reckoned
+    over: tuple[Length, Length, Length, Length]
+
+    @property
+    def opening(self) -> tuple[Length, Length, Length, Length]:
+        """The opening behind it: left, right, lower and upper edge."""
+        left, right, low, high = self.over
+        return (
+            self.x + left,
+            self.x + self.width.length - right,
+            self.z + low,
+            self.z + self.height.length - high,
+        )
+
+    def role(self, name: str) -> str:
+        """Return the role of a part of this front."""
+        return f"{name}.{self.tag}" if self.tag else name

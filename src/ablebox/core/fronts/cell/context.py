@@ -1,0 +1,82 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""What a cell of a face knows of the rest: the case, the fit, how leaves are made, hinges, boxes and slides."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ...assembly.part import BaySpace, Hand, Placed
+from ...case.shell import Shell
+from ...lengths import Length
+from ...reckoning import Reckoned
+from ..area import Area
+from ..drawer.box import DrawerBox
+from ..drawer.slides import Slides
+from ..edges import Edges
+from ..hinges import CupHinge
+from ..leaf import Leaf
+from ..making.choice import Fit, Making
+
+
+@dataclass(frozen=True, slots=True)
+class FaceContext:
+    """The face a cell stands in.
+
+    Args:
+        edges: the members around its openings.
+        fit: how fronts meet them.
+        making: how leaves are made where a cell does not say otherwise.
+        hinge: the hinges.
+        box: drawer boxes.
+        slides: drawer slides.
+        bays: the clear spaces behind the face.
+        parts: the parts of the case so far.
+        back: the back's face, behind the case's front.
+    """
+
+    edges: Edges
+    fit: Fit
+    making: Making
+    hinge: CupHinge
+    box: DrawerBox
+    slides: Slides
+    bays: tuple[BaySpace, ...]
+    parts: tuple[Placed, ...]
+    back: Length
+
+    @property
+    def shell(self) -> Shell:
+        """The case."""
+        return self.edges.shell
+
+    def back_of(self, making: Making) -> Length:
+        """Return where the back face of a leaf stands: at the face, inside it, or in the opening by its lip."""
+        if self.fit.inset:
+            return making.thickness(self.shell).length
+        return self.fit.lip
+
+    def leaf(
+        self, area: Area, role: str, name: str, making: Making, *, x: Length | None = None, width: Reckoned | None = None,
+        hand: Hand = Hand.NONE, level: bool = False,
+    ) -> Leaf:  # fmt: skip
+        """Return a leaf that fills an area, or a part of its width."""
+        return Leaf(
+            area.role(role), name, area.x if x is None else x, area.z, width or area.width, area.height,
+            self.back_of(making), self.fit.lip, hand, level,
+        )  # fmt: skip
+
+    def behind(self, area: Area) -> BaySpace | None:
+        """Return the space behind the middle of an opening; ``None`` if a partition stands there."""
+        left, right, low, high = area.opening
+        x, z = (left.ticks + right.ticks) // 2, (low.ticks + high.ticks) // 2
+        for bay in self.bays:
+            if bay.box.low[0] <= x < bay.box.high[0] and bay.box.low[2] <= z < bay.box.high[2]:
+                return bay
+        return None
+
+    def upright(self, area: Area, right: bool) -> str:
+        """Return the role of the side or partition a door is hung on; empty where there is none or a frame before it."""
+        if self.edges.framed:
+            return ""
+        bay = self.behind(area)
+        return (bay.right if right else bay.left) if bay is not None else ""

@@ -1,0 +1,44 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""A flap that lifts up or drops down; its supports are chosen by its weight."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ...case.fields import check_names, one_of
+from ...case.shell import Work
+from ..area import Area
+from ..weight import weight
+from .context import FaceContext
+
+_HEAVY = 5.0
+
+
+@dataclass(frozen=True, slots=True)
+class Flap:
+    """Choices of a flap.
+
+    Args:
+        way: whether it lifts up or drops down.
+    """
+
+    way: str = one_of("opens", "up", {"up": "upwards", "down": "downwards"})
+
+    words = "flap"
+
+    def __post_init__(self) -> None:
+        check_names(self)
+
+    def build(self, face: FaceContext, area: Area) -> Work:
+        """Return the flap, and count hinges and supports."""
+        leaf = face.leaf(area, "flap", f"flap, opens {self.way}", face.making, level=True)
+        work = face.making.build(face.shell, leaf)
+        kilograms = weight(face.shell.rack, work.parts)
+        supports = 2 if kilograms > _HEAVY else 1
+        words = "lift supports" if self.way == "up" else "flap stays"
+        work.hardware += [
+            ("hinges for flaps", 2 if area.width.length.mm < 900 else 3),
+            (f"{words} for {kilograms:.1f} kg", supports),
+            ("pulls or knobs", 1),
+        ]
+        return work

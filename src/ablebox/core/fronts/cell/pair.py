@@ -1,0 +1,54 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""A pair of doors. Each is (width - gap) / 2 (common practice)."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ...assembly.part import Hand
+from ...case.shell import Work
+from ...lengths import inches
+from ..area import Area
+from ..hanging import hang
+from .context import FaceContext
+
+
+@dataclass(frozen=True, slots=True)
+class Pair:
+    """A pair of doors."""
+
+    words = "pair of doors"
+
+    def build(self, face: FaceContext, area: Area) -> Work:
+        """Return both doors with their hinges.
+
+        Raises:
+            SizeImpossible: if a door has no size or cannot take its hinges.
+        """
+        shell = face.shell
+        gap = face.fit.in_pair(face.edges)
+        both = area.width - gap
+        shell.need(both.length, inches(4), "width of both doors", "Make the case wider or the gaps less.")
+        width = shell.book.shared(both, 2, "door, width", f"{area.role('door')}/width")
+        height = shell.book.named(area.height, "door, length", f"{area.role('door')}/length")
+        work = Work(sums=[gap, width, height])
+        right_x = area.x + area.width.length - width.length
+        for hand, x, over in ((Hand.LEFT, area.x, area.over[0]), (Hand.RIGHT, right_x, area.over[1])):
+            role = f"door.{hand.value}"
+            leaf = face.leaf(area, role, f"door, {hand.value}", face.making, x=x, width=width, hand=hand)
+            made = face.making.build(shell, leaf)
+            right = hand is Hand.RIGHT
+            hang(
+                shell,
+                made,
+                leaf,
+                face.making,
+                face.hinge,
+                over,
+                face.upright(area, right),
+                face.fit.inset,
+                face.edges.framed,
+            )
+            work.add(made)
+        work.hardware.append(("pulls or knobs", 2))
+        return work

@@ -1,0 +1,213 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""A face: divided into columns and rows to any depth, each cell closed by something.
+
+Sizes are those of the fronts themselves, and with what is kept between them they add up to the
+face exactly.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, field, replace
+
+from ..assembly.part import BaySpace, FrontSpace, Placed
+from ..assembly.solid import Box
+from ..case.fields import size
+from ..case.frame.face_frame import FaceFrame
+from ..case.frame.none import Frameless
+from ..case.inside.layout import Layout
+from ..case.sharing import shares
+from ..case.shell import Lines, Shell, Work
+from ..lengths import ZERO, Length, inches
+from ..reckoning import NOTHING
+from .area import Area
+from .cell.context import FaceContext
+from .cell.door import Door
+from .cell.drawer import Drawer
+from .cell.empty import OpenCell
+from .cell.false_front import FalseFront
+from .cell.flap import Flap
+from .cell.pair import Pair
+from .drawer.box import DrawerBox
+from .drawer.slides import SideMount, Slides
+from .edges import Edges
+from .fit.full_overlay import FullOverlay
+from .hinges import CupHinge
+from .making.choice import Fit, Making
+from .making.slab import Slab
+
+Cell = Pair | Door | Drawer | FalseFront | Flap | OpenCell
+
+
+@dataclass(frozen=True, slots=True)
+class Stack:
+    """Cells above each other, the uppermost first.
+
+    Args:
+        cells: in order.
+        heights: of each front; ``None`` for an equal share of what is left.
+        step: by how much each shared front is higher than the one above it.
+    """
+
+    cells: tuple[FaceTree, ...]
+    heights: tuple[Length | None, ...]
+    step: Length = size("each higher than the one above by", ZERO, zero=True)
+
+    words = "above each other"
+
+    def __post_init__(self) -> None:
+        if not 2 <= len(self.cells) <= 16 or len(self.heights) != len(self.cells):
+            raise ValueError("a stack has 2 to 16 cells, each with a height or none")
+
+
+@dataclass(frozen=True, slots=True)
+class Line:
+    """Cells beside each other, left to right.
+
+    Args:
+        cells: in order.
+        widths: of each front; ``None`` for an equal share of what is left.
+    """
+
+    cells: tuple[FaceTree, ...]
+    widths: tuple[Length | None, ...]
+
+    words = "beside each other"
+
+    def __post_init__(self) -> None:
+        if not 2 <= len(self.cells) <= 12 or len(self.widths) != len(self.cells):
+            raise ValueError("a line has 2 to 12 cells, each with a width or none")
+
+
+FaceTree = Pair | Door | Drawer | FalseFront | Flap | OpenCell | Stack | Line
+
+
+@dataclass(frozen=True, slots=True)
+class FaceFronts:
+    """Choices of what closes a case.
+
+    Args:
+        fit: how fronts meet the face.
+        making: how they are made.
+        face: how the face is divided, and what closes each cell.
+        hinge: the hinges.
+        box: drawer boxes.
+        slides: drawer slides.
+    """
+
+    fit: Fit = field(default_factory=FullOverlay)
+    making: Making = field(default_factory=Slab)
+    face: FaceTree = field(default_factory=Pair)
+    hinge: CupHinge = field(default_factory=CupHinge)
+    box: DrawerBox = field(default_factory=DrawerBox)
+    slides: Slides = field(default_factory=SideMount)
+
+    @property
+    def words(self) -> str:
+        """The fronts in a few words."""
+        what = "fronts" if isinstance(self.face, (Stack, Line)) else self.face.words
+        return f"{what}, {self.fit.words}"
+
+    def areas(
+        self, shell: Shell, lines: Lines, frame: FaceFrame | Frameless
+    ) -> tuple[list[tuple[Area, Cell]], Layout, Work]:
+        """Return where each front lies, how a frame is divided behind them, and the sums.
+
+        Raises:
+            SizeImpossible: if nothing is left for a front.
+        """
+        edges = Edges(shell, lines, frame)
+        x0, _, z0, _ = edges.outline
+        margins = {side: self.fit.margin(edges, side) for side in ("left", "right", "bottom", "top")}
+        wide = shell.book.named(edges.width - margins["left"] - margins["right"], "width of the fronts", "fronts/width")
+        high = shell.book.named(
+            edges.height - margins["bottom"] - margins["top"], "height of the fronts", "fronts/height"
+        )
+        shell.need(wide.length, inches(2), "width of the fronts", "Make the case wider.")
+        shell.need(high.length, inches(2), "height of the fronts", "Make the case higher.")
+        whole = Area("fronts.face", "", x0 + margins["left"].length, z0 + margins["bottom"].length, wide, high,
+                     tuple(self.fit.over(edges, side) for side in ("left", "right", "bottom", "top")))  # type: ignore[arg-type]  # fmt: skip
+        work = Work(sums=[wide, high, *margins.values()])
+        cells: list[tuple[Area, Cell]] = []
+        layout = _divide(self.face, whole, edges, self.fit, cells, work)
+        return cells, layout, work
+
+    def build(
+        self,
+        shell: Shell,
+        lines: Lines,
+        frame: FaceFrame | Frameless,
+        bays: tuple[BaySpace, ...],
+        parts: tuple[Placed, ...],
+    ) -> Work:
+        """Return all fronts.
+
+        Raises:
+            SizeImpossible: if one cannot be built.
+        """
+        cells, _, work = self.areas(shell, lines, frame)
+        back = shell.front + lines.clear_depth.length
+        context = FaceContext(
+            Edges(shell, lines, frame), self.fit, self.making, self.hinge, self.box, self.slides, bays, parts, back
+        )
+        for area, cell in cells:
+            work.add(cell.build(context, area))
+            edges = (area.x, area.x + area.width.length, area.z, area.z + area.height.length)
+            work.fronts.append(
+                FrontSpace(area.path, area.tag, cell.words, edges, area.opening, area.width, area.height)
+            )
+        return work
+
+
+def _divide(tree: FaceTree, area: Area, edges: Edges, fit: Fit, cells: list[tuple[Area, Cell]], work: Work) -> Layout:
+    if isinstance(tree, Line):
+        return _line(tree, area, edges, fit, cells, work)
+    if isinstance(tree, Stack):
+        return _stack(tree, area, edges, fit, cells, work)
+    cells.append((area, tree))
+    return Layout()
+
+
+def _tag(area: Area, i: int) -> str:
+    return f"{area.tag}.{i + 1}" if area.tag else str(i + 1)
+
+
+def _line(line: Line, area: Area, edges: Edges, fit: Fit, cells: list[tuple[Area, Cell]], work: Work) -> Layout:
+    between = fit.between(edges, True)
+    widths = shares(edges.shell, area.width, between, line.widths, "front width", f"{area.path}.widths")
+    over = fit.over_mid(edges, True)
+    work.sums += [between, *widths]
+    x, last = area.x, len(widths) - 1
+    dividers, children = [], []
+    for i, (cell, width) in enumerate(zip(line.cells, widths, strict=True)):
+        reach = (area.over[0] if i == 0 else over, area.over[1] if i == last else over, area.over[2], area.over[3])
+        inner = replace(area, path=f"{area.path}.cells.{i}", tag=_tag(area, i), x=x, width=width, over=reach)
+        children.append(_divide(cell, inner, edges, fit, cells, work))
+        x = x + width.length
+        if i < last:
+            dividers.append(Box((x.ticks, 0, 0), ((x + between.length).ticks, 1, 1)))
+            x = x + between.length
+    return Layout("columns", tuple(dividers), tuple(children))
+
+
+def _stack(stack: Stack, area: Area, edges: Edges, fit: Fit, cells: list[tuple[Area, Cell]], work: Work) -> Layout:
+    shell = edges.shell
+    between = fit.between(edges, False)
+    step = shell.book.chosen(stack.step, "each higher by", f"{area.path}.step") if stack.step else NOTHING
+    heights = shares(shell, area.height, between, stack.heights, "front height", f"{area.path}.heights", step)
+    over = fit.over_mid(edges, False)
+    work.sums += [between, *heights]
+    z, last = area.z + area.height.length, len(heights) - 1
+    mid = edges.mid(False)
+    dividers, children = [], []
+    for i, (cell, height) in enumerate(zip(stack.cells, heights, strict=True)):
+        z = z - height.length
+        reach = (area.over[0], area.over[1], area.over[2] if i == last else over, area.over[3] if i == 0 else over)
+        inner = replace(area, path=f"{area.path}.cells.{i}", tag=_tag(area, i), z=z, height=height, over=reach)
+        children.append(_divide(cell, inner, edges, fit, cells, work))
+        if i < last:
+            # The frame's rail stands in the middle of what is kept between; its top is what the frame asks for.
+            centre = z - between.length.share(2)[0]
+            top = centre + (mid.length.share(2)[0] if mid is not None else ZERO)
+            dividers.append(Box((0, 0, 0), (1, 1, top.ticks)))
+            z = z - between.length
+    return Layout("rows", tuple(reversed(dividers)), tuple(reversed(children)))

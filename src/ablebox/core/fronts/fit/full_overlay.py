@@ -1,0 +1,63 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Full overlay: fronts cover the whole face but for a reveal.
+
+Front = outside - 2 x reveal; reveal 1/16 in or 1.5 to 2 mm, gap between two fronts 1/8 in or 3 mm;
+two cases side by side: their reveals add up to the gap (common practice).
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ...case.fields import size
+from ...lengths import ZERO, Length, inches
+from ...reckoning import Reckoned
+from ..edges import Edges
+
+
+@dataclass(frozen=True, slots=True)
+class FullOverlay:
+    """Choices of a full overlay.
+
+    Args:
+        reveal: what shows of the face at each side.
+        reveal_top: what shows above the fronts.
+        reveal_bottom: what shows below them.
+        gap: between two fronts.
+    """
+
+    reveal: Length = size("reveal at the sides", inches("1/16"), zero=True)
+    reveal_top: Length = size("reveal above the fronts", inches("1/16"), zero=True)
+    reveal_bottom: Length = size("reveal below the fronts", inches("1/16"), zero=True)
+    gap: Length = size("gap between fronts", inches("1/8"), zero=True)
+
+    words = "full overlay"
+    inset = False
+    lip = ZERO
+
+    def margin(self, edges: Edges, side: str) -> Reckoned:
+        """Return what shows of the face beside the fronts."""
+        book = edges.shell.book
+        if side == "top":
+            return book.chosen(self.reveal_top, "reveal, top", "fronts.fit.reveal_top")
+        if side == "bottom":
+            return book.chosen(self.reveal_bottom, "reveal, bottom", "fronts.fit.reveal_bottom")
+        return book.chosen(self.reveal, "reveal, each side", "fronts.fit.reveal")
+
+    def between(self, edges: Edges, columns: bool) -> Reckoned:
+        """Return what is kept between two fronts."""
+        return edges.shell.book.chosen(self.gap, "gap between fronts", "fronts.fit.gap")
+
+    def in_pair(self, edges: Edges) -> Reckoned:
+        """Return the gap between the two doors of a pair."""
+        return self.between(edges, True)
+
+    def over(self, edges: Edges, side: str) -> Length:
+        """Return how far a front reaches beyond the edge of the opening behind it at an outer side."""
+        return edges.member(side).length - self.margin(edges, side).length
+
+    def over_mid(self, edges: Edges, columns: bool) -> Length:
+        """Return the same at a member between two fronts."""
+        mid = edges.mid(columns)
+        thickness = mid.length if mid is not None else edges.shell.thickness.length
+        return (thickness - self.gap).share(2)[0]

@@ -1,0 +1,82 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Hangs a leaf: cups in it, plate holes in the side, and the hinges that are bought.
+
+Hinges are counted by height and by weight, whichever asks for more; arms and plates by the overlay:
+overlay = distance of the cup from the edge + a constant of the arm - the plate (common practice).
+"""
+
+from __future__ import annotations
+
+from ..assembly.part import Face, Holes
+from ..case.shell import Shell, Work
+from ..lengths import TICKS_PER_MM, ZERO, Length, millimetres
+from .hinges import (
+    PLATE_DEPTH,
+    PLATE_HOLE,
+    PLATE_LINE,
+    PLATE_SCREWS,
+    CupHinge,
+    arm_for,
+    hinge_count,
+    hinge_heights,
+    plate_for,
+)  # fmt: skip
+from .leaf import Leaf
+from .making.choice import Making
+from .weight import weight
+
+
+def hang(
+    shell: Shell,
+    work: Work,
+    leaf: Leaf,
+    making: Making,
+    hinge: CupHinge,
+    over: Length,
+    upright: str,
+    inset: bool,
+    framed: bool,
+) -> None:
+    """Bore the cups and plate holes of a door, and count its hinges.
+
+    Args:
+        shell: the case.
+        work: the leaf's parts; cups and hardware are added to it.
+        leaf: the door.
+        making: how it is made.
+        hinge: the hinges.
+        over: its overlay at the hinge side.
+        upright: role of the side or partition it hangs on; empty if none.
+        inset: whether it stands in its opening.
+        framed: whether it hangs on a face frame.
+
+    Raises:
+        SizeImpossible: if it cannot take its hinges.
+    """
+    thickness = making.thickness(shell).length
+    need = shell.need
+    need(thickness - hinge.depth, millimetres(1), "wood behind the hinge cups", "Use thicker doors.")
+    need(hinge.cup, millimetres(10), "hinge cup", "Type the cup's diameter, such as 35 mm.")
+    need(
+        leaf.width.length - hinge.cup - hinge.edge * 2, ZERO, "door width beside the hinge cups", "Make the door wider."
+    )
+    need(leaf.height.length, millimetres(200), "door height", "Make the door higher.")
+    kilograms = weight(shell.rack, work.parts)
+    count = hinge_count(leaf.height.length, kilograms)
+    heights = [leaf.z + at for at in hinge_heights(leaf.height.length, count)]
+    right = leaf.hand.value == "right"
+    inwards = hinge.edge + hinge.cup.share(2)[0]
+    x = leaf.x + leaf.width.length - inwards if right else leaf.x + inwards
+    role = making.hinge_role(leaf)
+    work.holes.setdefault(role, []).append(
+        Holes("hinge cups", Face.BACK, hinge.cup, hinge.depth, tuple((x.ticks, 0, z.ticks) for z in heights))
+    )
+    arm, plate = arm_for(over, inset), plate_for(hinge.edge, over, inset)
+    words = "for face frames" if framed else arm
+    work.hardware.append((f"concealed hinges, {words}, plate {plate.ticks / TICKS_PER_MM:g} mm", count))
+    if upright:
+        line = shell.front + PLATE_LINE + (thickness if inset else ZERO)
+        half = PLATE_SCREWS.share(2)[0]
+        centres: list[tuple[Length, ...]] = [(ZERO, line, z + off) for z in heights for off in (-half, half)]
+        face = Face.LEFT if right else Face.RIGHT
+        work.bore(upright, face, "hinge plates", PLATE_HOLE, PLATE_DEPTH, centres)

@@ -1,0 +1,200 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Frame and panel: stiles and rails grooved for a panel of sheet, glass or mirror.
+
+Rails = width - 2 stiles + 2 tongues; panel = hole + 2 grooves - clearance, 1/16 in for ply, 1/8 in
+for glass; stiles 2 to 2 1/2 in, groove 3/8 to 1/2 in deep and as wide as the panel is thick, the
+tongue as long as the groove is deep (common practice).
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ...assembly.part import Cut, CutKind, Face, Placed
+from ...assembly.solid import Box
+from ...case.fields import size, stock
+from ...case.shell import Shell, Work
+from ...lengths import Length, inches, millimetres
+from ...reckoning import Reckoned
+from ..leaf import Leaf
+from .slab import lips
+
+
+@dataclass(frozen=True, slots=True)
+class FramePanel:
+    """Choices of a frame and panel.
+
+    Args:
+        boards: code of the boards of stiles and rails.
+        panel: code of the panel's stock.
+        stile: width of the stiles.
+        rail: width of the rails.
+        groove: depth of the groove, and length of the tongues.
+        clearance: what the panel is smaller than its grooves would allow, over both sides.
+    """
+
+    boards: str = stock("boards of the frame", "frame", boards=True)
+    panel: str = stock("stock of the panel", "back")
+    stile: Length = size("stile width", inches("2 1/4"))
+    rail: Length = size("rail width", inches("2 1/4"))
+    groove: Length = size("groove depth", inches("3/8"))
+    clearance: Length = size("clearance of the panel", inches("1/16"), zero=True)
+
+    words = "frame and panel"
+
+    def thickness(self, shell: Shell) -> Reckoned:
+        """Return how thick it is."""
+        return shell.rack.board_goods(self.boards).reckoned_thickness("front thickness", shell.units)
+
+    def hinge_role(self, leaf: Leaf) -> str:
+        """Return the role of the part the hinge cups are bored into."""
+        return f"{leaf.role}.stile.{'right' if leaf.hand.value == 'right' else 'left'}"
+
+    def beside_cup(self, leaf: Leaf) -> Length | None:
+        """Return how wide the wood for a cup is: the stile up to its groove."""
+        return self.stile - self.groove
+
+    def build(self, shell: Shell, leaf: Leaf) -> Work:
+        """Return stiles, rails and panel.
+
+        Raises:
+            SizeImpossible: if nothing is left for the panel, or the frame is too thin for its groove.
+        """
+        book, boards = shell.book, shell.rack.board_goods(self.boards)
+        thick = self.thickness(shell)
+        pane = shell.rack.sheet_goods(self.panel).reckoned_thickness("panel thickness", shell.units)
+        cheek = (thick.length - pane.length).share(2)[0]
+        shell.need(
+            cheek,
+            millimetres(3),
+            f"wood beside the panel's groove in the {leaf.name}",
+            "Use thicker boards or a thinner panel.",
+        )
+        for wide, words in ((self.stile, "stile"), (self.rail, "rail")):
+            shell.need(
+                wide - self.groove,
+                millimetres(5),
+                f"wood beside the groove in the {words}",
+                "Make the groove shallower.",
+            )
+            if boards.board_for(wide) is None:
+                widest = shell.units.write(boards.widest, True)
+                raise shell.refuse(
+                    f"{words} of the {leaf.name}",
+                    f"no board of {boards.name} is wider than {widest}",
+                    "Make it narrower.",
+                )
+        shell.need(self.clearance, Length(0), "clearance of the panel", "Type 0 or more.")
+        held = self.groove - self.clearance.share(2)[0]
+        shell.need(held, millimetres(1), "what the groove holds of the panel", "Make it deeper or the clearance less.")
+        key = leaf.role
+        stile = book.chosen(self.stile, "stile width", "fronts.making.stile")
+        rail = book.chosen(self.rail, "rail width", "fronts.making.rail")
+        groove = book.chosen(self.groove, "groove depth", "fronts.making.groove")
+        clearance = book.chosen(self.clearance, "clearance of the panel", "fronts.making.clearance")
+        hole_w = book.named(leaf.width - stile.times(2), "between the stiles", f"{key}.hole/width")
+        hole_h = book.named(leaf.height - rail.times(2), "between the rails", f"{key}.hole/height")
+        for hole in (hole_w, hole_h):
+            shell.need(
+                hole.length, inches("1/2"), f"{hole.label} of the {leaf.name}", "Make stiles and rails narrower."
+            )
+        rail_long = book.named(hole_w + groove.times(2), "rail, length", f"{key}.rail/length")
+        long = book.named(hole_h + groove.times(2) - clearance, "panel, length", f"{key}.panel/length")
+        wide_ = book.named(hole_w + groove.times(2) - clearance, "panel, width", f"{key}.panel/width")
+        stile_long = book.named(leaf.height, "stile, length", f"{key}.stile/length")
+        stile_wide = book.named(stile, "stile, width", f"{key}.stile/width")
+        rail_wide = book.named(rail, "rail, width", f"{key}.rail/width")
+        work = Work(sums=[groove, clearance, hole_w, hole_h])
+        y = leaf.back - thick.length
+        right = leaf.x + leaf.width.length - self.stile
+        top = leaf.z + leaf.height.length - self.rail
+        whole = self._add(
+            work, leaf, "stile.left", "stile", stile_long, stile_wide, thick, (2, 0, 1), (leaf.x, y, leaf.z)
+        )
+        self._add(work, leaf, "stile.right", "stile", stile_long, stile_wide, thick, (2, 0, 1), (right, y, leaf.z))
+        inner = leaf.x + self.stile - self.groove
+        for end, z in (("bottom", leaf.z), ("top", top)):
+            self._add(work, leaf, f"rail.{end}", "rail", rail_long, rail_wide, thick, (0, 2, 1), (inner, y, z))
+        half = self.clearance.share(2)[0]
+        rest = self.clearance - half
+        corner = (inner + half, y + cheek, leaf.z + self.rail - self.groove + half)
+        panel = Placed(f"{leaf.role}.panel", f"{leaf.name}: panel", self.panel, long, wide_, pane, (2, 0, 1), corner,
+                       shows=Face.FRONT, stands="front")  # fmt: skip
+        work.parts.append(panel)
+        self._grooves(work, leaf, panel.box, whole.box, (y + cheek, y + cheek + pane.length), (half, rest))
+        if leaf.lip:
+            self._lip(shell, work, leaf, thick.length)
+        return work
+
+    def _add(self, work: Work, leaf: Leaf, role: str, name: str, long: Reckoned, wide: Reckoned, thick: Reckoned,
+             axes: tuple[int, int, int], corner: tuple[Length, Length, Length]) -> Placed:  # fmt: skip
+        part = Placed(f"{leaf.role}.{role}", f"{leaf.name}: {name}", self.boards, long, wide, thick, axes, corner,
+                      shows=Face.FRONT, stands="front")  # fmt: skip
+        work.parts.append(part)
+        return part
+
+    def _grooves(
+        self, work: Work, leaf: Leaf, panel: Box, whole: Box, y: tuple[Length, Length], play: tuple[Length, Length]
+    ) -> None:
+        """Cut the grooves, and the tongues' shoulders and mortises.
+
+        Where a rail's tongue, its own groove and the panel's corner come together, the stile's groove
+        only goes on: nothing fills it but the two of them together.
+        """
+        g, r, s = self.groove.ticks, self.rail.ticks, self.stile.ticks
+        x0, x1 = leaf.x.ticks, (leaf.x + leaf.width.length).ticks
+        z0, z1 = leaf.z.ticks, (leaf.z + leaf.height.length).ticks
+        ya, yb = y[0].ticks, y[1].ticks
+        for side, inner, outer, face, give in (
+            ("left", x0 + s, x0 + s - g, Face.RIGHT, play[0]),
+            ("right", x1 - s, x1 - s + g, Face.LEFT, play[1]),
+        ):
+            a, b = min(inner, outer), max(inner, outer)
+            role = f"{leaf.role}.stile.{side}"
+            work.cut(role, Cut(CutKind.GROOVE, "for the panel", Box((a, ya, z0 + r), (b, yb, z1 - r)), face, give))
+            for low, high, end in ((z0, z0 + r - g, "bottom"), (z1 - r + g, z1, "top")):
+                for c, e, f, h in self._beside_lip(leaf, (low, high), (ya, yb), end == "bottom"):
+                    mortise = Box((a, e, c), (b, h, f))
+                    work.cut(role, Cut(CutKind.MORTISE, f"for the {end} rail's tongue", mortise, face))
+            for low, high in ((z0 + r - g, z0 + r), (z1 - r, z1 - r + g)):
+                work.cut(role, Cut(CutKind.NOTCH, "groove, going on", Box((a, ya, low), (b, yb, high)), face))
+        front, back = whole.low[1], whole.high[1]
+        for end, inner, outer, face, give in (
+            ("bottom", z0 + r, z0 + r - g, Face.TOP, play[0]),
+            ("top", z1 - r, z1 - r + g, Face.BOTTOM, play[1]),
+        ):
+            role = f"{leaf.role}.rail.{end}"
+            a, b = min(inner, outer), max(inner, outer)
+            low, high = (z0, z0 + r) if end == "bottom" else (z1 - r, z1)
+            groove = Box((panel.low[0], ya, a), (panel.high[0], yb, b))
+            work.cut(role, Cut(CutKind.GROOVE, "for the panel", groove, face, give))
+            for start, stop, side in ((x0 + s - g, x0 + s, "left"), (x1 - s, x1 - s + g, "right")):
+                for c, d in ((front, ya), (yb, back)):
+                    shoulder = Box((start, c, low), (stop, d, high))
+                    work.cut(role, Cut(CutKind.SHOULDER, f"of the tongue at the {side} stile", shoulder, Face.FRONT))
+
+    @staticmethod
+    def _beside_lip(
+        leaf: Leaf, z: tuple[int, int], y: tuple[int, int], bottom: bool
+    ) -> list[tuple[int, int, int, int]]:
+        """Return what of a tongue's place the lip leaves, as low, front, high, back."""
+        lip, back = leaf.lip.ticks, leaf.back.ticks
+        if not lip or y[1] <= back - lip:
+            return [(z[0], y[0], z[1], y[1])]
+        edge = z[0] + lip if bottom else z[1] - lip
+        inner, outer = ((edge, z[1]), (z[0], edge)) if bottom else ((z[0], edge), (edge, z[1]))
+        found = [(inner[0], y[0], inner[1], y[1])] if inner[1] > inner[0] else []
+        if back - lip > y[0]:
+            found.append((outer[0], y[0], outer[1], back - lip))
+        return found
+
+    def _lip(self, shell: Shell, work: Work, leaf: Leaf, thick: Length) -> None:
+        """Rabbet the back all around: stiles along their outer edges, rails along theirs."""
+        shell.need(thick - leaf.lip, millimetres(3), "lip of the front", "Use thicker boards.")
+        low = (leaf.x.ticks, (leaf.back - thick).ticks, leaf.z.ticks)
+        high = ((leaf.x + leaf.width.length).ticks, leaf.back.ticks, (leaf.z + leaf.height.length).ticks)
+        for cut in lips(Box(low, high), leaf.lip):
+            for part in work.parts:
+                common = part.box.meet(cut.box)
+                if common.volume:
+                    work.cut(part.role, Cut(cut.kind, cut.name, common, cut.face))

@@ -1,0 +1,275 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The Fronts stage: the face drawn true, divided and closed on the drawing; doors and drawers open by a click."""
+
+from __future__ import annotations
+
+from functools import partial
+
+from PyQt6.QtWidgets import QComboBox, QGridLayout, QHBoxLayout, QPushButton, QVBoxLayout
+
+from ...core.assembly.part import FrontSpace
+from ...core.cabinet.design import SCHOOLS, Case
+from ...core.cabinet.face_edits import cells, closed_by, divided, parent, without
+from ...core.cabinet.inside_edits import at
+from ...core.cabinet.switching import SCHOOL_NAMES, schools_of, switched
+from ...core.drawing.case_views import section
+from ...core.drawing.face_view import face_view, swing_plan
+from ...core.drawing.shapes import Drawing
+from ...core.fronts.face import FaceFronts, Line, Stack
+from ...core.project.changes import fitted_stock
+from ..desk import Desk
+from ..widgets.drawing_view import DrawingView
+from ..widgets.length_field import LengthField
+from ..widgets.school_form import SchoolForm
+from ..widgets.words import LinkWords, Words
+from .stage import Stage
+
+
+class FrontsStage(Stage):
+    """What closes a case."""
+
+    name, title = "fronts", "Fronts"
+    help = "Divide the face and close it"
+
+    def __init__(self, desk: Desk) -> None:
+        super().__init__(desk)
+        self._opened: set[tuple[str, str]] = set()
+        self._open = QPushButton("Open it")
+        self._open.setObjectName("open-front")
+        self._open.setCheckable(True)
+        self._open.clicked.connect(self._toggle)
+        self._fits = self._combo("choose-fit", "how fronts meet the face", "fit")
+        self._makings = self._combo("choose-making", "how fronts are made", "making")
+        for widget in (self._fits, self._makings, self._open):
+            self.head.addWidget(widget)
+        views = QHBoxLayout()
+        self.face = DrawingView(desk, "face")
+        views.addWidget(self.face, 13)
+        right = QVBoxLayout()
+        self.section = DrawingView(desk, "front-section")
+        self.plan = DrawingView(desk, "front-plan")
+        right.addWidget(Words("Section through it", 13, True, "quiet"))
+        right.addWidget(self.section, 3)
+        right.addWidget(Words("Plan through it", 13, True, "quiet"))
+        right.addWidget(self.plan, 2)
+        views.addLayout(right, 8)
+        self.body.addLayout(views, 1)
+        foot = QHBoxLayout()
+        foot.setSpacing(8)
+        for name, words, pressed in (
+            ("split-above", "Split above and below", partial(self._split, True)),
+            ("split-beside", "Split side by side", partial(self._split, False)),
+            ("remove-cell", "Remove", self._remove),
+        ):
+            button = QPushButton(words)
+            button.setObjectName(name)
+            button.clicked.connect(pressed)
+            foot.addWidget(button)
+        foot.addStretch(1)
+        self.body.addLayout(foot)
+
+    def _combo(self, name: str, help_text: str, what: str) -> QComboBox:
+        combo = QComboBox()
+        combo.setObjectName(name)
+        combo.setAccessibleName(help_text)
+        combo.setToolTip(help_text)
+        for school, record in SCHOOLS[what].items():
+            combo.addItem(record.words, school)  # type: ignore[attr-defined]
+        combo.activated.connect(lambda _: self._switch(what, combo.currentData()))
+        return combo
+
+    @property
+    def _letter(self) -> str:
+        return self.desk.selection.case
+
+    @property
+    def _case(self) -> Case:
+        return self.desk.document.project.case(self._letter)
+
+    def state(self) -> str:
+        """Return how many fronts there are."""
+        count = sum(len(assembly.fronts) for assembly in self.desk.document.made.assemblies)
+        return f"{count} front{'s' if count != 1 else ''}"
+
+    def _cell(self) -> str:
+        """Return the selected cell; the first one if none is."""
+        found = cells(self._case)
+        chosen = self.desk.selection.cell
+        return chosen if chosen in found else (found[0] if found else "")
+
+    def _space(self) -> FrontSpace | None:
+        path = self._cell()
+        return next((s for s in self.desk.document.made.assembly(self._letter).fronts if s.path == path), None)
+
+    def refresh(self) -> None:
+        """Draw the face of the selected case as it stands."""
+        made, letter = self.desk.document.made, self._letter
+        if letter not in [case.letter for case in made.project.cases]:
+            return
+        case = self._case
+        self.heading.set_text(f"{letter}  {case.name}")
+        fronts = case.fronts
+        closed = isinstance(fronts, FaceFronts)
+        words = f"{fronts.words} · {made.units.words}" if closed else f"No fronts yet · {made.units.words}"
+        self.under.set_text(words[:1].upper() + words[1:])
+        for widget in (self._fits, self._makings, self._open):
+            widget.setVisible(closed)
+        opened = frozenset(path for own, path in self._opened if own == letter)
+        path = self._cell()
+        self.face.show_drawing(face_view(made, letter, path, opened))
+        self._open.setChecked(path in opened)
+        if isinstance(fronts, FaceFronts):
+            self._fits.setCurrentIndex(self._fits.findData(SCHOOL_NAMES[type(fronts.fit)]))
+            self._makings.setCurrentIndex(self._makings.findData(SCHOOL_NAMES[type(fronts.making)]))
+        space = self._space()
+        if space is None:
+            self.section.show_drawing(section(made, letter))
+            self.plan.show_drawing(Drawing("no front"))
+            return
+        middle = (space.front[0].ticks * 3 + space.front[1].ticks * 2) // 5
+        is_open = path in opened
+        pulled = space.tag if is_open and space.words == "drawer" else ""
+        self.section.show_drawing(section(made, letter, middle, pulled))
+        self.plan.show_drawing(swing_plan(made, letter, space, is_open))
+
+    def select(self) -> None:
+        """Show another cell when one is selected."""
+        self.refresh()
+
+    def _toggle(self) -> None:
+        key = (self._letter, self._cell())
+        if key in self._opened:
+            self._opened.discard(key)
+        else:
+            self._opened.add(key)
+        self.refresh()
+
+    def _change(self, title: str, case: Case) -> bool:
+        project = self.desk.document.project
+        return not self.desk.change(f"{self._letter}: {title}", project.with_case(fitted_stock(project, case)))
+
+    def _switch(self, what: str, school: str) -> None:
+        fronts = self._case.fronts
+        if isinstance(fronts, FaceFronts):
+            system = self.desk.document.project.units.system
+            new = switched(getattr(fronts, what), SCHOOLS[what][school], system)
+            self.desk.put(self._letter, f"fronts.{what}", fitted_record(self.desk, new), new.words)
+            self.refresh()
+
+    def _split(self, stack: bool) -> None:
+        path = self._cell()
+        if not path:
+            return
+        case, new = divided(self._case, path, stack)
+        if self._change("split a front", case):
+            self.desk.selection.select(cell=new)
+
+    def _remove(self) -> None:
+        path = self._cell()
+        if not path:
+            return
+        case, left = without(self._case, path)
+        if self._change("remove a front", case):
+            self.desk.selection.select(cell=left)
+
+    def _close_by(self, record: type) -> None:
+        path = self._cell()
+        system = self.desk.document.project.units.system
+        cell = switched(at(self._case, path), record, system)
+        self._change(cell.words, closed_by(self._case, path, cell))
+
+    def tape(self, column: QVBoxLayout) -> None:
+        """Show what closes the selected cell, the sizes beside it, and how all fronts are made."""
+        unit = self.desk.document.project.units.words
+        fronts = self._case.fronts
+        column.addWidget(Words("Fronts", 20, True))
+        column.addWidget(Words(f"Case {self._letter} · {unit}", 14, colour="quiet"))
+        column.addSpacing(4)
+        if not isinstance(fronts, FaceFronts):
+            close = QPushButton("Close it with fronts")
+            close.setObjectName("close-case")
+            system = self.desk.document.project.units.system
+            new = fitted_record(self.desk, switched(fronts, FaceFronts, system))
+            close.clicked.connect(lambda: self.desk.put(self._letter, "fronts", new, "close it with fronts"))
+            column.addWidget(close)
+            return
+        path = self._cell()
+        cell = at(self._case, path)
+        column.addWidget(Words("This one is a", 14, True, "quiet"))
+        grid = QGridLayout()
+        grid.setSpacing(6)
+        for i, (name, record) in enumerate(SCHOOLS["cell"].items()):
+            button = QPushButton(record.words.capitalize())  # type: ignore[attr-defined]
+            button.setObjectName(f"cell:{name}")
+            button.setCheckable(True)
+            button.setChecked(type(cell) is record)
+            button.setStyleSheet("padding: 2px 6px; font-size: 14px;")
+            button.setMinimumWidth(20)
+            button.clicked.connect(lambda _, record=record: self._close_by(record))
+            grid.addWidget(button, i // 2, i % 2)
+        column.addLayout(grid)
+        form = SchoolForm(self.desk, self._letter, column)
+        form.add(path, cell)
+        self._sums(column)
+        above = parent(path)
+        if above is not None:
+            self._division(column, above[0])
+        column.addSpacing(8)
+        column.addWidget(Words("All fronts of this case", 15, True))
+        form.add("fronts", fronts)
+
+    def _sums(self, column: QVBoxLayout) -> None:
+        """The numbers of the selected front that people ask for, each leading to its sum."""
+        space = self._space()
+        if space is None:
+            return
+        tag = f".{space.tag}" if space.tag else ""
+        column.addSpacing(6)
+        for key in (f"drawer{tag}.opening/width", f"drawer{tag}/width", f"drawer{tag}/height", f"drawer{tag}/depth"):
+            number = self.desk.number(f"{self._letter}/{key}")
+            if number is None:
+                continue
+            row = QHBoxLayout()
+            go = partial(self.desk.selection.select, number=number.key)
+            text = self.desk.document.project.units.write(number.length)
+            value = LinkWords(text, go, 17, True, align="right")
+            value.setFixedWidth(84)
+            row.addWidget(value)
+            row.addWidget(Words(number.label, 14), 1)
+            column.addLayout(row)
+
+    def _division(self, column: QVBoxLayout, path: str) -> None:
+        division = at(self._case, path)
+        if not isinstance(division, (Stack, Line)):
+            return
+        stack = isinstance(division, Stack)
+        column.addSpacing(8)
+        column.addWidget(Words("Heights, from the top" if stack else "Widths, left to right", 15, True))
+        column.addWidget(Words("Empty shares what is left equally.", 13, colour="quiet"))
+        for i in range(len(division.cells)):
+            key = f"{self._letter}/{path}.{'heights' if stack else 'widths'}.{i}"
+            sizes = division.heights if isinstance(division, Stack) else division.widths
+            row = QHBoxLayout()
+            share = " (shared)" if sizes[i] is None else ""
+            go = partial(self.desk.selection.select, cell=f"{path}.cells.{i}")
+            row.addWidget(LinkWords(f"front {i + 1}{share}", go, 14), 1)
+            field = LengthField(self.desk, key, f"size of front {i + 1}", selects=False)
+            field.setObjectName(f"tape:{key}")
+            field.setFixedWidth(92)
+            row.addWidget(field)
+            column.addLayout(row)
+        SchoolForm(self.desk, self._letter, column).add(path, division)
+
+
+def fitted_record(desk: Desk, record: object) -> object:
+    """Return fronts, or how they are made, with stock the project has."""
+    project = desk.document.project
+    if isinstance(record, FaceFronts):
+        case = Case("A", fronts=record)
+        return fitted_stock(project, case).fronts
+    for name in ("fit", "making"):
+        if type(record) in schools_of(FaceFronts, name):
+            case = Case("A", fronts=FaceFronts(**{name: record}))  # type: ignore[arg-type]
+            fronts = fitted_stock(project, case).fronts
+            return getattr(fronts, name)
+    return record
