@@ -140,11 +140,12 @@ def random_face(rng: Random, depth: int = 2) -> Any:
 
 def random_fronts(rng: Random) -> FaceFronts:
     """Return fronts of any fit and making."""
-    making = _one(rng, "making")
+    making = _one(rng, "making", "like-doors")
     if isinstance(making, Slab):
         making = Slab("doors", rng.choice(["", "veneer", "solid"]))
     box = _vary(rng, DrawerBox())
-    return FaceFronts(_one(rng, "fit"), making, random_face(rng), box=DrawerBox("box", "back", box.corner, box.bottom),
+    low = making if rng.random() < 0.5 else Slab("doors", "")
+    return FaceFronts(_one(rng, "fit"), making, low, random_face(rng), box=DrawerBox("box", "back", box.corner, box.bottom),
                       slides=_one(rng, "slides"))  # fmt: skip
 
 

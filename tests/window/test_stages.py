@@ -12,7 +12,9 @@ from PyQt6.QtWidgets import QAbstractButton, QApplication, QCheckBox, QComboBox,
 
 from ablebox.core.cabinet.design import Case as Case_
 from ablebox.core.cabinet.kinds import KINDS
+from ablebox.core.case.inside.layout import Bay
 from ablebox.core.drawing.exploded import Look
+from ablebox.core.fronts.none import NoFronts
 from ablebox.core.units import System
 from ablebox.window import ask
 from ablebox.window.widgets.drawing_view import DrawingView
@@ -275,6 +277,53 @@ class Schools(UiCase):
         self.assertTrue(field)
         side = self.window.desk.document.made.assembly("A").part("side.left")
         self.assertEqual(len(side.outline), 5)
+
+
+class Fronts(UiCase):
+    def setUp(self) -> None:
+        super().setUp()
+        self.window.desk.set_case("empty inside", inside=Bay())
+        self.key(Qt.Key.Key_3, CTRL)
+
+    def names(self) -> list[str]:
+        return [part.name for part in self.window.desk.document.made.parts]
+
+    def test_the_face_is_divided_and_closed_on_the_drawing(self) -> None:
+        self.press("split-above")
+        self.click("face", "cell:fronts.face.cells.0")
+        self.press("cell:drawer")
+        self.assertIn("drawer front", self.names())
+        self.assertIn("drawer bottom", self.names())
+        self.click("face", "key:A/fronts.face.heights.0")
+        self.type("6 1/2")
+        self.assertEqual(self.written("A/fronts.face.heights.0"), "6 1/2")
+        self.click("face", "cell:fronts.face.cells.0")
+        self.assertIn("drawer box, width", self.words(self.window.tape))
+        self.press("open-front")
+        closed = self.find(DrawingView, "front-section").grab().toImage()
+        self.press("open-front")
+        self.assertNotEqual(self.find(DrawingView, "front-section").grab().toImage(), closed)
+        self.click("face", "cell:fronts.face.cells.1")
+        self.press("split-beside")
+        self.assertIn("door, right", self.names())
+        self.press("remove-cell")
+        for _ in range(5):
+            self.act("undo")
+        self.assertNotIn("drawer front", self.names())
+
+    def test_fit_and_making_are_chosen_for_all_fronts(self) -> None:
+        for name, steps, what in (("choose-fit", 3, "inset"), ("choose-making", 1, "frame and panel")):
+            combo = self.find(QComboBox, name)
+            combo.setFocus()
+            for _ in range(steps):
+                QTest.keyClick(combo, Qt.Key.Key_Down)
+                self.settle()
+            self.assertEqual(combo.currentText(), what)
+        self.assertIn("door, left: panel", self.names())
+        self.window.desk.set_case("open", fronts=NoFronts())
+        self.settle()
+        self.press("close-case")
+        self.assertIn("door, left", self.names())
 
 
 class PartsAndSheets(UiCase):

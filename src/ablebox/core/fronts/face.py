@@ -32,7 +32,8 @@ from .drawer.slides import SideMount, Slides
 from .edges import Edges
 from .fit.full_overlay import FullOverlay
 from .hinges import CupHinge
-from .making.choice import Fit, Making
+from .making.choice import DrawerMaking, Fit, Making
+from .making.same import LikeDoors
 from .making.slab import Slab
 
 Cell = Pair | Door | Drawer | FalseFront | Flap | OpenCell
@@ -88,6 +89,7 @@ class FaceFronts:
     Args:
         fit: how fronts meet the face.
         making: how they are made.
+        drawer_fronts: how drawer fronts and false fronts are made.
         face: how the face is divided, and what closes each cell.
         hinge: the hinges.
         box: drawer boxes.
@@ -96,6 +98,7 @@ class FaceFronts:
 
     fit: Fit = field(default_factory=FullOverlay)
     making: Making = field(default_factory=Slab)
+    drawer_fronts: DrawerMaking = field(default_factory=LikeDoors)
     face: FaceTree = field(default_factory=Pair)
     hinge: CupHinge = field(default_factory=CupHinge)
     box: DrawerBox = field(default_factory=DrawerBox)
@@ -146,8 +149,9 @@ class FaceFronts:
         """
         cells, _, work = self.areas(shell, lines, frame)
         back = shell.front + lines.clear_depth.length
+        low = self.making if isinstance(self.drawer_fronts, LikeDoors) else self.drawer_fronts
         context = FaceContext(
-            Edges(shell, lines, frame), self.fit, self.making, self.hinge, self.box, self.slides, bays, parts, back
+            Edges(shell, lines, frame), self.fit, self.making, low, self.hinge, self.box, self.slides, bays, parts, back
         )
         for area, cell in cells:
             work.add(cell.build(context, area))

@@ -74,6 +74,8 @@ def hang(
     arm, plate = arm_for(over, inset), plate_for(hinge.edge, over, inset)
     words = "for face frames" if framed else arm
     work.hardware.append((f"concealed hinges, {words}, plate {plate.ticks / TICKS_PER_MM:g} mm", count))
+    if inset:
+        work.hardware.append(("door stops", 1))
     if upright:
         line = shell.front + PLATE_LINE + (thickness if inset else ZERO)
         half = PLATE_SCREWS.share(2)[0]

@@ -103,6 +103,7 @@ def _fronts_to_2(fronts: dict[str, Any]) -> dict[str, Any]:
         "school": "face",
         "fit": fit,
         "making": making,
+        "drawer_fronts": {"school": "like-doors"},
         "face": {"school": "pair"},
         **old,
         "box": box,

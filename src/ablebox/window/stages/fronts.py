@@ -73,7 +73,8 @@ class FrontsStage(Stage):
         combo.setObjectName(name)
         combo.setAccessibleName(help_text)
         combo.setToolTip(help_text)
-        for school, record in SCHOOLS[what].items():
+        for record in schools_of(FaceFronts, what):
+            school = SCHOOL_NAMES[record]
             combo.addItem(record.words, school)  # type: ignore[attr-defined]
         combo.activated.connect(lambda _: self._switch(what, combo.currentData()))
         return combo

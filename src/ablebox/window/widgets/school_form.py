@@ -17,7 +17,7 @@ from .words import Words
 
 _LABELS = {
     "left": "left stile", "right": "right stile", "hinge": "hinges", "joint": "joint", "fit": "fit", "making": "made as",
-    "slides": "slides", "box": "drawer boxes",
+    "slides": "slides", "box": "drawer boxes", "drawer_fronts": "drawer fronts",
 }  # fmt: skip
 #: Fields that are edited on a drawing, not in a form.
 _DRAWN = {"face"}

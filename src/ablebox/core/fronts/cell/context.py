@@ -25,7 +25,8 @@ class FaceContext:
     Args:
         edges: the members around its openings.
         fit: how fronts meet them.
-        making: how leaves are made where a cell does not say otherwise.
+        making: how doors and flaps are made.
+        drawer_making: how drawer fronts and false fronts are made.
         hinge: the hinges.
         box: drawer boxes.
         slides: drawer slides.
@@ -37,6 +38,7 @@ class FaceContext:
     edges: Edges
     fit: Fit
     making: Making
+    drawer_making: Making
     hinge: CupHinge
     box: DrawerBox
     slides: Slides

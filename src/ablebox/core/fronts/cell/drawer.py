@@ -11,6 +11,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ...assembly.part import Face
+from ...case.fields import optional_size
+from ...case.screws import longest_screw
 from ...case.shell import Work
 from ...case.slide_lengths import SLIDE_LENGTHS, longest_within
 from ...lengths import ZERO, Length, inches, millimetres
@@ -24,7 +26,13 @@ _FIRST, _LAST, _HOLE, _HOLE_DEPTH = millimetres(37), millimetres(50), millimetre
 
 @dataclass(frozen=True, slots=True)
 class Drawer:
-    """A drawer."""
+    """Choices of a drawer.
+
+    Args:
+        low: height of the box where it is lower than the opening, as behind the tall front of a pull-out.
+    """
+
+    low: Length | None = optional_size("box height", "as the opening")
 
     words = "drawer"
 
@@ -35,8 +43,8 @@ class Drawer:
             SizeImpossible: if the opening takes no box, or no slide fits.
         """
         shell, book, box = face.shell, face.shell.book, face.box
-        front = face.leaf(area, "drawer-front", "drawer front", face.making, level=True)
-        work = face.making.build(shell, front)
+        front = face.leaf(area, "drawer-front", "drawer front", face.drawer_making, level=True)
+        work = face.drawer_making.build(shell, front)
         role = area.role("drawer")
         bay = face.behind(area)
         if bay is None:
@@ -60,6 +68,9 @@ class Drawer:
             over = Length(total.length.ticks % box.strip.ticks)
             if over:
                 total = total - leaf(over, "down to a strip width", "", Origin.RULE, "few strip widths")
+        if self.low is not None:
+            shell.need(total.length - self.low, ZERO, "room above the drawer box", "Make the box lower.")
+            total = book.chosen(self.low, "box height", f"{area.path}.low").times(1)
         height = book.named(total, "drawer box, height", f"{role}/height")
         y = front.back
         room = face.back - face.slides.behind - y
@@ -80,6 +91,9 @@ class Drawer:
             if gap and face.edges.framed:
                 work.hardware.append((f"packers {shell.units.write(gap, True)} thick behind the {name} stile", 1))
         work.hardware += face.slides.bought(shell, slide)
+        thick = face.drawer_making.thickness(shell).length
+        screw = longest_screw(side.length, thick, shell.units.system)
+        work.hardware.append((f"screws for drawer fronts {shell.units.write(screw, True)}", 4))
         work.hardware.append(("pulls or knobs", 2 if area.width.length > _TWO_PULLS else 1))
         return work
 

@@ -18,7 +18,7 @@ class FalseFront:
 
     def build(self, face: FaceContext, area: Area) -> Work:
         """Return the front."""
-        leaf = face.leaf(area, "false", "false front", face.making, level=True)
-        work = face.making.build(face.shell, leaf)
+        leaf = face.leaf(area, "false", "false front", face.drawer_making, level=True)
+        work = face.drawer_making.build(face.shell, leaf)
         work.hardware.append(("clips for false fronts", 2))
         return work

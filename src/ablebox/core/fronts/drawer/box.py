@@ -135,7 +135,6 @@ class _Builder:
         back = self._place("back", "back", across, back_high, self.t, goods, (0, 2, 1), (x_front, back_y, back_low))
         self._corners(sides, (front, back), enters, whole)
         self._bottom(width, depth, (front, back), sides)
-        self.work.hardware.append(("screws for drawer fronts", 4))
         return self.work
 
     def _sides(self, depth: Reckoned, high: Reckoned, width: Reckoned, low: Length) -> tuple[Placed, Placed]:

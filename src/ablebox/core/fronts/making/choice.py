@@ -9,7 +9,9 @@ from ..fit.inset_fit import Inset
 from ..fit.lipped import Lipped
 from ..fit.overlay import Overlay
 from .frame_panel import FramePanel
+from .same import LikeDoors
 from .slab import Slab
 
 Making = Slab | FramePanel
+DrawerMaking = LikeDoors | Slab | FramePanel
 Fit = FullOverlay | Overlay | HalfOverlay | Inset | Lipped

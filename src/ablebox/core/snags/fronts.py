@@ -1,0 +1,147 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Do fronts and drawers work: cups beside grooves, plates beside shelves, drawers that rack, doors and hinges."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import replace
+
+from ..assembly.part import Assembly, Placed
+from ..fronts.face import FaceFronts
+from ..fronts.hinges import hinge_count
+from ..fronts.making.frame_panel import FramePanel
+from ..fronts.weight import weight
+from ..lengths import Length, inches, millimetres
+from ..shop.made import Made
+from .snag import Check, Fix, Level, Snag
+
+#: Half of a hinge's plate and arm, up and down from its middle (common practice).
+_ARM = millimetres(28)
+_DEEP_ENOUGH = millimetres(70)
+#: A drawer wider than this many times its depth racks (common practice).
+_RACKS = 2
+_PINCHED = millimetres(3), millimetres(6)
+_LOW_BOX = inches("2 1/2")
+
+
+def cups_meet_grooves(made: Made) -> Iterator[Snag]:
+    """The cup must clear the panel's groove: distance + cup <= stile - groove (common practice)."""
+    for case in made.project.cases:
+        fronts = case.fronts
+        if not isinstance(fronts, FaceFronts) or not isinstance(fronts.making, FramePanel):
+            continue
+        assembly = made.assembly(case.letter)
+        if not any(holes.name == "hinge cups" for part in assembly.parts for holes in part.holes):
+            continue
+        need = fronts.hinge.edge + fronts.hinge.cup
+        have = fronts.making.stile - fronts.making.groove
+        if need <= have:
+            continue
+        write, step = made.units.write, made.units.step.ticks
+        wider = Length(-(-(need + fronts.making.groove).ticks // step) * step)
+        text = (
+            f"{case.letter}: hinge cups reach {write(need)} into the stiles, their wood ends at {write(have)} before the "
+            f"panel's groove; make the stiles {write(wider)} wide, or the groove shallower."
+        )
+        mended = replace(case, fronts=replace(fronts, making=replace(fronts.making, stile=wider)))
+        fix = Fix(f"Make the stiles {write(wider)} wide", made.project.with_case(mended))
+        yield Snag("hinge.groove", Level.STOP, text, case.letter, f"{case.letter}/fronts.making.stile", fix)
+
+
+def cups_from_the_edge(made: Made) -> Iterator[Snag]:
+    """A cup's edge stands 3 to 6 mm from the door's edge (common practice)."""
+    for case in made.project.cases:
+        if not isinstance(case.fronts, FaceFronts):
+            continue
+        edge = case.fronts.hinge.edge
+        if not _PINCHED[0] <= edge <= _PINCHED[1] and _has_cups(made.assembly(case.letter)):
+            write = made.units.write
+            text = (
+                f"{case.letter}: hinge cups stand {write(edge)} from the door's edge; "
+                f"{write(_PINCHED[0])} to {write(_PINCHED[1])} is what hinges are made for."
+            )
+            yield Snag("hinge.edge", Level.WARN, text, case.letter, f"{case.letter}/fronts.hinge.edge")
+
+
+def _has_cups(assembly: Assembly) -> bool:
+    return any(holes.name == "hinge cups" for part in assembly.parts for holes in part.holes)
+
+
+def plates_meet_shelves(made: Made) -> Iterator[Snag]:
+    """A hinge wants 28 mm up and down from its middle; a fixed shelf or pull-out standing there is in its way."""
+    write = made.units.write
+    for assembly in made.assemblies:
+        flat = [
+            p
+            for p in assembly.parts
+            if p.axes[2] == 2 and p.stands == "carcass" and p.role.startswith(("fixed", "pull-out"))
+        ]
+        for upright in assembly.parts:
+            plates = [h for h in upright.holes if h.name == "hinge plates"]
+            for shelf in flat if plates else ():
+                hit = _hit(upright, plates[0].centres, shelf)
+                if hit is None:
+                    continue
+                letter = assembly.letter
+                text = (
+                    f"{letter}: a hinge at {write(Length(hit))} above the floor meets the {shelf.name} at "
+                    f"{write(Length(shelf.box.low[2]))}; move the shelf, or set it back {write(_DEEP_ENOUGH)}."
+                )
+                yield Snag("hinge.shelf", Level.STOP, text, letter, shelf.length.key)
+                break
+
+
+def _hit(upright: Placed, centres: tuple[tuple[int, int, int], ...], shelf: Placed) -> int | None:
+    touches = shelf.box.low[0] <= upright.box.high[0] and shelf.box.high[0] >= upright.box.low[0]
+    if not touches or shelf.box.low[1] >= upright.box.low[1] + _DEEP_ENOUGH.ticks:
+        return None
+    for _, _, z in centres:
+        if shelf.box.low[2] - _ARM.ticks < z < shelf.box.high[2] + _ARM.ticks:
+            return z
+    return None
+
+
+def drawers_rack(made: Made) -> Iterator[Snag]:
+    """A drawer much wider than it is deep racks on its slides; a very low one holds little."""
+    write = made.units.write
+    for assembly in made.assemblies:
+        for space in assembly.fronts:
+            tag = f".{space.tag}" if space.tag else ""
+            width = made.numbers.get(f"{assembly.letter}/drawer{tag}/width")
+            depth = made.numbers.get(f"{assembly.letter}/drawer{tag}/depth")
+            height = made.numbers.get(f"{assembly.letter}/drawer{tag}/height")
+            if space.words != "drawer" or width is None or depth is None or height is None:
+                continue
+            if width.length > depth.length * _RACKS:
+                text = (
+                    f"{assembly.letter}: a drawer {write(width.length)} wide and {write(depth.length)} deep racks; "
+                    "make two of it, or fit slides that are tied together."
+                )
+                yield Snag("drawer.racks", Level.WARN, text, assembly.letter, width.key)
+            if height.length < _LOW_BOX:
+                text = (
+                    f"{assembly.letter}: a drawer box {write(height.length)} high holds little; "
+                    "make its front higher, or keep less free above and below it."
+                )
+                yield Snag("drawer.low", Level.NOTE, text, assembly.letter, height.key)
+
+
+def heavy_doors(made: Made) -> Iterator[Snag]:
+    """Say it where weight, not height, decides how many hinges a door takes, as with glass and mirrors."""
+    for assembly in made.assemblies:
+        cups = [(p, h) for p in assembly.parts for h in p.holes if h.name == "hinge cups"]
+        for part, holes in cups:
+            leaf = part.role.partition(".stile")[0]
+            own = [p for p in assembly.parts if p.role == leaf or p.role.startswith(leaf + ".")]
+            height = part.length.length
+            if len(holes.centres) > hinge_count(height):
+                kilograms = weight(made.project.rack, own)
+                text = (
+                    f"{assembly.letter}: a door weighs {kilograms:.1f} kg and takes {len(holes.centres)} hinges for it; "
+                    "two people hang it."
+                )
+                yield Snag("door.heavy", Level.NOTE, text, assembly.letter, part.length.key)
+                break
+
+
+CHECKS: tuple[Check, ...] = (cups_meet_grooves, plates_meet_shelves, cups_from_the_edge, drawers_rack, heavy_doors)

@@ -1,0 +1,264 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Fronts and drawers: worked by hand, gaps as asked on random faces, and what gets in the way is found."""
+
+from __future__ import annotations
+
+import unittest
+from dataclasses import replace
+from random import Random
+from typing import Any
+
+from ablebox.core.assembly.check import check
+from ablebox.core.assembly.part import Assembly
+from ablebox.core.cabinet.build import build
+from ablebox.core.cabinet.design import Case
+from ablebox.core.cabinet.face_edits import cells, closed_by, divided, without
+from ablebox.core.case.frame.face_frame import FaceFrame
+from ablebox.core.case.frame.none import Frameless
+from ablebox.core.case.inside.layout import Bay, Columns, Rows
+from ablebox.core.case.inside.shelves_on_pins import PinShelves
+from ablebox.core.errors import SizeImpossible
+from ablebox.core.fronts.cell.door import Door
+from ablebox.core.fronts.cell.drawer import Drawer
+from ablebox.core.fronts.cell.false_front import FalseFront
+from ablebox.core.fronts.cell.flap import Flap
+from ablebox.core.fronts.cell.pair import Pair
+from ablebox.core.fronts.drawer.box import BOTTOMS, CORNERS, DrawerBox
+from ablebox.core.fronts.drawer.slides import CentreMount, SideMount, Undermount
+from ablebox.core.fronts.face import FaceFronts, Line, Stack
+from ablebox.core.fronts.fit.full_overlay import FullOverlay
+from ablebox.core.fronts.fit.half_overlay import HalfOverlay
+from ablebox.core.fronts.fit.inset_fit import Inset
+from ablebox.core.fronts.fit.lipped import Lipped
+from ablebox.core.fronts.fit.overlay import Overlay
+from ablebox.core.fronts.hinges import CupHinge, hinge_count
+from ablebox.core.fronts.making.frame_panel import FramePanel
+from ablebox.core.fronts.making.slab import Slab
+from ablebox.core.lengths import ZERO, Length, inches, millimetres
+from ablebox.core.project.tree import first_boards, new_project
+from ablebox.core.shop.made import Made
+from ablebox.core.snags.every import snags
+from ablebox.core.stock import Rack, Saw, SheetGoods
+from ablebox.core.units import System, Units
+from tests.core.test_snags import sound
+from tests.designs import any_case, random_fronts, random_rack
+from tests.tables import rows
+
+RACK = Rack(
+    (SheetGoods("case", "ply", inches("3/4")), SheetGoods("back", "ply", inches("1/4")),
+     SheetGoods("doors", "mdf", inches("3/4")), SheetGoods("box", "ply", inches("1/2"))),
+    (), Saw(ZERO, ZERO), first_boards(System.INCH),
+)  # fmt: skip
+UNITS = Units()
+D, PAIR = Drawer(), Pair()
+BARE = Slab("doors", "")
+
+
+def built(
+    frame: bool = False, rack: Rack = RACK, inside: Any = None, size: Any = (30, "34 1/2", 24), **fronts: Any
+) -> Assembly:
+    width, height, depth = (inches(s) for s in size)
+    fronts.setdefault("making", BARE)
+    case = Case("A", width=width, height=height, depth=depth, edging="", inside=inside or Bay(),
+                frame=FaceFrame() if frame else Frameless(), fronts=FaceFronts(**fronts))  # fmt: skip
+    return build(case, rack, UNITS)
+
+
+class WorkedByHand(unittest.TestCase):
+    """Case 30 x 34 1/2 x 24, 3/4 stock, kick 4, drawer sides 1/2 (rules of the trade, common practice)."""
+
+    @rows(
+        # A 30 in case has a 28 1/2 opening, a 27 1/2 box and, with 1/2 in sides, 26 1/2 fronts and backs.
+        (False, {"face": D, "box": DrawerBox(corner="butt")}, "drawer.side.left", "22", "28"),
+        (False, {"face": D, "box": DrawerBox(corner="butt")}, "drawer.front", "26 1/2", "28"),
+        # In rabbets of half the side: two halves more. The back is cut off above groove and bottom, 3/8 + 1/4.
+        (False, {"face": D}, "drawer.front", "27", "28"),
+        (False, {"face": D}, "drawer.back", "27", "27 3/8"),
+        # Bottom: inside 26 1/2 + 2 x 1/4 - 1/16; depth 22 - 1/2 + 1/4.
+        (False, {"face": D}, "drawer.bottom", "26 15/16", "21 3/4"),
+        (False, {"face": D, "box": DrawerBox(corner="dovetail")}, "drawer.front", "27 1/2", "28"),
+        (False, {"face": D, "box": DrawerBox(bottom="under")}, "drawer.bottom", "27 1/2", "22"),
+        # Undermount: inside of the box 42 mm less than the opening.
+        (False, {"face": D, "slides": Undermount(millimetres("25.4"))}, "drawer.bottom", "27 15/16", "21 3/4"),
+        # Face frame of 1x2: opening 27, box 26 (36 in case: 33 and 32, the same sum).
+        (True, {"fit": Overlay(), "face": D, "box": DrawerBox(corner="butt")}, "drawer.front", "25", "26 1/2"),
+        # Front = opening + 2 x 1/2; pair (27 + 1 - 1/8) / 2; height 27 1/2 + 1.
+        (True, {"fit": Overlay()}, "door.left", "28 1/2", "13 15/16"),
+        # Inset: pair (opening - 3 gaps) / 2, height opening - 2 gaps, gap 3/32.
+        (True, {"fit": Inset()}, "door.left", "27 5/16", "13 23/64"),
+        (False, {"fit": Inset(inches("1/8"))}, "door.left", "28 3/4", "14 1/16"),
+        # Half overlay: each covers (3/4 - 1/8) / 2 of the member: 30 - 2 x 7/16 over all.
+        (False, {"fit": HalfOverlay()}, "door.left", "29 5/8", "14 1/2"),
+        # Lipped: opening + 2 x 1/4.
+        (True, {"fit": Lipped(), "face": Door()}, "door", "28", "27 1/2"),
+        # Frame and panel in a 30 3/8 x 14 7/8 door: rail 14 7/8 - 4 1/2 + 3/4, panel hole + 3/4 - 1/16.
+        (False, {"making": FramePanel()}, "door.left.rail.top", "11 1/8", "2 1/4"),
+        (False, {"making": FramePanel()}, "door.left.panel", "26 9/16", "11 1/16"),
+    )  # fmt: skip
+    def test_part(self, frame: bool, fronts: dict[str, Any], role: str, length: str, width: str) -> None:
+        assembly = built(frame, **fronts)
+        part = assembly.part(role)
+        self.assertEqual((part.length.length, part.width.length), (inches(length), inches(width)))
+        self.assertEqual(check(assembly), [])
+
+    def test_a_graduated_stack_adds_up(self) -> None:
+        """Face 30 3/8 less two gaps of 1/8 is 30 1/8; three drawers each 2 higher: (30 1/8 - 6) / 3 = 8 1/24 and on."""
+        assembly = built(face=Stack((D, D, D), (None, None, None), inches(2)))
+        heights = [assembly.part(f"drawer-front.{i}").width.length for i in (1, 2, 3)]
+        self.assertEqual(heights[1] - heights[0], inches(2))
+        self.assertLess(abs((heights[2] - heights[1] - inches(2)).ticks), 4)
+        self.assertEqual(sum(h.ticks for h in heights) + 2 * inches("1/8").ticks, inches("30 3/8").ticks)
+
+    def test_a_metric_pair_of_drawers_with_16_mm_sides(self) -> None:
+        """600 wide of 18 mm: opening 564, box 564 - 25.4 = 538.6, front between 16 mm sides 506.6."""
+        goods = tuple(
+            replace(row, nominal=millimetres({"case": 18, "back": 6, "doors": 19, "box": 16}[row.code]))
+            for row in RACK.goods
+        )
+        box = DrawerBox(corner="butt")
+        case = Case("A", width=millimetres(600), height=millimetres(870), depth=millimetres(580), edging="", inside=Bay(),
+                    fronts=FaceFronts(making=BARE, face=Stack((D, D), (None, None)), box=box,
+                                      slides=SideMount(millimetres("12.7"))))  # fmt: skip
+        assembly = build(case, replace(RACK, goods=goods), Units(System.MM))
+        self.assertEqual(assembly.part("drawer.1.front").length.length, millimetres("506.6"))
+        self.assertEqual(assembly.part("drawer.1.side.left").length.length, millimetres(500))
+
+    def test_a_measured_opening_decides_the_box(self) -> None:
+        case = Case(
+            "A", width=inches(30), depth=inches(24), edging="", inside=Bay(), fronts=FaceFronts(making=BARE, face=D)
+        )
+        measured = {"A/drawer.opening/width": inches("28 7/16")}
+        assembly = build(case, RACK, UNITS, measured)
+        box = next(number for number in assembly.sums if number.key == "A/drawer/width")
+        self.assertEqual(box.length, inches("27 7/16"))
+
+    def test_packers_slides_and_pulls_are_counted(self) -> None:
+        bought = dict(built(True, fit=Overlay(), face=Stack((D, D), (None, None))).hardware)
+        self.assertEqual(bought["side-mount slides 22 in, pairs"], 2)
+        self.assertEqual(bought["packers 3/4 in thick behind the left stile"], 2)
+        self.assertEqual(bought["pulls or knobs"], 4)  # over 24 in wide: two each
+        self.assertEqual(bought["screws for drawer fronts 1 in"], 8)
+
+    @rows((inches(30), 5.0, 2), (inches(30), 15.0, 4), (inches(50), 5.0, 3), (inches(70), 25.0, 5))
+    def test_hinges_by_height_and_weight(self, height: Length, kilograms: float, count: int) -> None:
+        self.assertEqual(hinge_count(height, kilograms), count)
+
+    def test_the_rails_of_a_frame_stand_between_the_fronts(self) -> None:
+        """1 1/2 rail less two overlays of 1/2 shows 1/2; its middle is the middle of what shows."""
+        assembly = built(True, fit=Overlay(), face=Stack((D, PAIR), (inches(6), None)))
+        rail = assembly.part("frame.mid-rail.1").box
+        top, bottom = assembly.part("drawer-front.1").box.low[2], assembly.part("door.left.2").box.high[2]
+        self.assertEqual(Length(top - bottom), inches("1/2"))
+        self.assertEqual(rail.low[2] + rail.high[2], top + bottom)
+
+
+class Boxes(unittest.TestCase):
+    def test_every_corner_bottom_and_slide_goes_together(self) -> None:
+        for corner in CORNERS:
+            for bottom in BOTTOMS:
+                for slides in (SideMount(), Undermount(), CentreMount()):
+                    assembly = built(
+                        face=Stack((D, D), (None, None)), box=DrawerBox(corner=corner, bottom=bottom), slides=slides
+                    )
+                    self.assertEqual(check(assembly), [], (corner, bottom, slides.words))
+
+    def test_box_heights_come_in_strip_widths(self) -> None:
+        assembly = built(face=Stack((D, D, D), (None, inches(7), None)), box=DrawerBox(strip=inches("1/2")))
+        for i in (1, 2, 3):
+            side = assembly.part(f"drawer.{i}.side.left")
+            self.assertEqual(side.width.length.ticks % inches("1/2").ticks, 0)
+
+
+class Faces(unittest.TestCase):
+    def test_random_faces_have_their_gaps_and_add_up(self) -> None:
+        good = 0
+        for seed in range(1_000):
+            rng = Random(seed)
+            fronts = random_fronts(rng)
+            case = replace(any_case(rng), inside=Bay(), scribes=(), fronts=fronts)
+            try:
+                assembly = build(case, random_rack(rng), UNITS)
+            except SizeImpossible:
+                continue
+            good += 1
+            self.assertEqual(check(assembly), [], f"seed {seed}")
+            self._covered(assembly, seed)
+        self.assertGreater(good, 350)
+
+    def _covered(self, assembly: Assembly, seed: int) -> None:
+        """No two fronts overlap, and all stay inside the rectangle around them, corner to corner."""
+        spaces = [tuple(edge.ticks for edge in space.front) for space in assembly.fronts]
+        for i, (a0, a1, b0, b1) in enumerate(spaces):
+            for c0, c1, d0, d1 in spaces[i + 1 :]:
+                self.assertFalse(a0 < c1 and c0 < a1 and b0 < d1 and d0 < b1, f"seed {seed}")
+        numbers = {number.key: number for number in assembly.sums}
+        wide, high = numbers["A/fronts/width"].length.ticks, numbers["A/fronts/height"].length.ticks
+        self.assertEqual(max(s[1] for s in spaces) - min(s[0] for s in spaces), wide, f"seed {seed}")
+        self.assertEqual(max(s[3] for s in spaces) - min(s[2] for s in spaces), high, f"seed {seed}")
+
+    def test_dividing_and_taking_away_end_where_they_began(self) -> None:
+        case = Case("A", fronts=FaceFronts())
+        before, path = case, "fronts.face"
+        for stack in (True, False, True, True):
+            case, path = divided(case, path, stack)
+            case = closed_by(case, path, FalseFront())
+        self.assertEqual(len(cells(case)), 5)
+        while len(cells(case)) > 1:
+            case, _ = without(case, cells(case)[-1])
+        self.assertEqual(closed_by(case, "fronts.face", Pair()), before)
+
+    @rows(
+        ({"inside": Bay((PinShelves(),)), "face": D}, "would stand where the shelf is"),
+        ({"inside": Columns((Bay(), Bay()), (None, None)), "face": D}, "a partition or a fixed shelf stands behind"),
+        ({"size": (30, "34 1/2", 10), "face": D}, "the shortest slides are 10 in"),
+        ({"inside": Columns((Bay(), Bay()), (None, None)), "fit": Inset()}, "would stand where the partition is"),
+        ({"fit": Overlay(inches(1))}, "Make the overlay less"),
+        ({"face": D, "slides": Undermount(), "box": DrawerBox("doors")}, "5/8 in at most"),
+        ({"making": FramePanel(stile=inches("7 1/4"))}, "between the stiles"),
+        ({"face": Stack((D, D), (inches(20), inches(20)))}, "too much"),
+    )  # fmt: skip
+    def test_what_cannot_be_is_refused_in_words(self, fronts: dict[str, Any], words: str) -> None:
+        with self.assertRaises(SizeImpossible) as caught:
+            built(**fronts)
+        self.assertIn(words, str(caught.exception))
+
+
+class Snags(unittest.TestCase):
+    def found(self, code: str, inside: Any = None, **fronts: Any) -> list[Any]:
+        project = sound()
+        case = replace(project.cases[0], inside=inside or Bay(), fronts=FaceFronts(**fronts))
+        return [snag for snag in snags(Made(project.with_case(case))) if snag.code == code]
+
+    def test_cup_and_groove(self) -> None:
+        """With a 2 in stile, a 1/2 in groove and 3 mm it clears by a hair: 38 against 38.1 mm (common practice)."""
+        making = FramePanel(stile=inches(2), groove=inches("1/2"))
+        self.assertEqual(self.found("hinge.groove", making=making, hinge=CupHinge(edge=millimetres(3))), [])
+        (snag,) = self.found("hinge.groove", making=making, hinge=CupHinge(edge=millimetres(4)))
+        assert snag.fix is not None
+        assert snag.fix.project is not None
+        self.assertNotIn("hinge.groove", [s.code for s in snags(Made(snag.fix.project))])
+
+    def test_hinge_and_shelf(self) -> None:
+        low = Rows((Bay(), Bay()), (inches("3 1/4"), None), (ZERO,))
+        self.assertTrue(self.found("hinge.shelf", low))
+        self.assertEqual(self.found("hinge.shelf", Rows((Bay(), Bay()), (None, None), (ZERO,))), [])
+
+    def test_drawers_that_rack_and_flaps(self) -> None:
+        project = new_project()
+        case = replace(project.cases[0], width=inches(54), follows=False, in_alcove=False, inside=Bay(),
+                       fronts=FaceFronts(face=Stack((D, Flap()), (inches(4), None))))  # fmt: skip
+        codes = [snag.code for snag in snags(Made(project.with_case(case)))]
+        self.assertIn("drawer.racks", codes)
+        self.assertIn("drawer.low", codes)
+
+    def test_heavy_doors_take_more_hinges(self) -> None:
+        project = sound()
+        glass = SheetGoods(
+            "glass", "mirror 1/4", inches("1/4"), inches("1/4"), False, project.rack.goods[0].sheets, "mirror"
+        )
+        rack = replace(project.rack, goods=(*project.rack.goods, glass),
+                       boards=tuple(replace(b, measured=b.nominal) for b in project.rack.boards))  # fmt: skip
+        case = replace(project.cases[0], inside=Bay(), width=inches(46), height=inches(42), follows=False, in_alcove=False,
+                       fronts=FaceFronts(FullOverlay(), FramePanel(panel="glass"), face=Line((Door(), Door("right")), (None, None))))  # fmt: skip
+        found = [snag for snag in snags(Made(replace(project, rack=rack, cases=(case,)))) if snag.code == "door.heavy"]
+        self.assertTrue(found)
