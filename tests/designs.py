@@ -13,6 +13,7 @@ from ablebox.core.case.base_frame import BaseFrame
 from ablebox.core.case.base_legs import Legs
 from ablebox.core.case.base_skirt import Skirt
 from ablebox.core.case.bottom import Bottom
+from ablebox.core.case.counter.none import NoCounter
 from ablebox.core.case.cutouts import Cutout
 from ablebox.core.case.fields import worded
 from ablebox.core.case.frame.face_frame import FaceFrame, Stile
@@ -180,8 +181,9 @@ def any_case(rng: Random, letter: str = "A") -> Case:
     cutouts = (Cutout(),) if rng.random() < 0.1 else ()
     if rng.random() < 0.5:
         inside = Bay()
+    counter = _one(rng, "counter") if rng.random() < 0.4 else NoCounter()
     return Case(
-        letter, width=between(rng, 350, 1800), height=between(rng, 450, 2400), depth=between(rng, 250, 800),
+        letter, counter=counter, width=between(rng, 350, 1800), height=between(rng, 450, 2400), depth=between(rng, 250, 800),
         edging=rng.choice(["", "veneer", "solid"]), frame=frame, kick=kick, bottom=bottom, top=top,
         back=back, set_in=set_in, inside=inside, fronts=random_fronts(rng) if rng.random() < 0.6 else NoFronts(),
         cutouts=cutouts, scribes=scribes,

@@ -13,6 +13,7 @@ from ablebox.core.assembly.part import Assembly
 from ablebox.core.cabinet.build import build
 from ablebox.core.cabinet.design import Case
 from ablebox.core.cabinet.face_edits import cells, closed_by, divided, without
+from ablebox.core.case.counter.sheet_top import SheetTop
 from ablebox.core.case.frame.face_frame import FaceFrame
 from ablebox.core.case.frame.none import Frameless
 from ablebox.core.case.inside.layout import Bay, Columns, Rows
@@ -262,3 +263,31 @@ class Snags(unittest.TestCase):
                        fronts=FaceFronts(FullOverlay(), FramePanel(panel="glass"), face=Line((Door(), Door("right")), (None, None))))  # fmt: skip
         found = [snag for snag in snags(Made(replace(project, rack=rack, cases=(case,)))) if snag.code == "door.heavy"]
         self.assertTrue(found)
+
+
+class Counters(unittest.TestCase):
+    def top(self, frame: bool = False, fronts: Any = None, **choices: Any) -> Assembly:
+        case = Case("A", width=inches(36), depth=inches(24), edging="", inside=Bay(), frame=FaceFrame() if frame else Frameless(),
+                    fronts=fronts or FaceFronts(making=BARE), counter=SheetTop("case", "", **choices))  # fmt: skip
+        return build(case, RACK, UNITS)
+
+    def test_the_chain_of_the_depth_includes_the_fronts(self) -> None:
+        """24 + 3/4 fronts + 1 overhang - 1/4 scribed = 25 1/2; length 36 + 1 at each end (common practice)."""
+        assembly = self.top(left=inches(1), right=inches(1), scribe=inches("1/4"))
+        part = assembly.part("counter.top")
+        self.assertEqual((part.length.length, part.width.length), (inches(38), inches("25 1/2")))
+        self.assertEqual(Length(part.box.high[2]), inches(36))  # 34 1/2 + 1 1/2
+        inset = self.top(True, FaceFronts(Inset(), BARE)).part("counter.top")
+        self.assertEqual(inset.width.length, inches(25))
+
+    def test_joints_cut_outs_and_splash(self) -> None:
+        assembly = self.top(joint=inches(20), splash=inches(4))
+        lengths = [assembly.part(f"counter.top.{i}").length.length for i in (1, 2)]
+        self.assertEqual(lengths, [inches(20), inches(16)])
+        self.assertEqual(assembly.part("counter.strip.front.1").length.length, inches(26))
+        self.assertEqual(assembly.part("counter.splash").length.length, inches(36))
+        self.assertEqual(check(assembly), [])
+        sink = self.top(sink_at=inches(18))
+        self.assertEqual([cut.kind.value for cut in sink.part("counter.top").cuts], ["cut-out"])
+        with self.assertRaisesRegex(SizeImpossible, "over a joint"):
+            self.top(sink_at=inches(18), joint=inches(20))

@@ -31,7 +31,7 @@ SOURCE = ROOT / "src" / "ablebox"
 ORDER = (
     "core.errors", "core.lengths", "core.units", "core.typed", "core.reckoning", "core.stock", "core.materials", "core.sag", "core.room",
     "core.assembly", "core.case", "core.fronts", "core.cabinet", "core.run", "core.project", "core.parts", "core.cuts",
-    "core.shop", "core.snags", "core.drawing", "core.paper", "cli", "window",
+    "core.shop", "core.snags", "core.bench", "core.drawing", "core.paper", "cli", "window",
 )  # fmt: skip
 
 #: The entry point loads the window only when one is wanted.

@@ -5,6 +5,7 @@ from __future__ import annotations
 
 import argparse
 
+from ..core.paper.drilling import drilling
 from ..core.paper.templates import templates
 from .output import open_project, write
 
@@ -16,9 +17,11 @@ def add_to(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -> Non
     parser = commands.add_parser(NAME, help="write full-size templates of shaped panels")
     parser.add_argument("file", metavar="FILE")
     parser.add_argument("--pdf", metavar="OUT", required=True, help="write PDF to OUT, - for standard output")
+    parser.add_argument("--drilling", action="store_true", help="cups and pulls instead of shaped panels")
 
 
 def run(arguments: argparse.Namespace) -> int:
     """Run the command."""
-    write(arguments.pdf, templates(open_project(arguments.file)))
+    made = open_project(arguments.file)
+    write(arguments.pdf, drilling(made) if arguments.drilling else templates(made))
     return 0

@@ -216,6 +216,22 @@ class Saw:
 
 
 @dataclass(frozen=True, slots=True)
+class Hardware:
+    """A generic item of hardware with what it costs.
+
+    Args:
+        name: as it stands in the buying list.
+        price: what one costs, in hundredths.
+    """
+
+    name: str
+    price: int
+
+    def __post_init__(self) -> None:
+        _check_price(self.price)
+
+
+@dataclass(frozen=True, slots=True)
 class Rack:
     """Everything the project may be built from.
 
@@ -224,12 +240,14 @@ class Rack:
         edgings: the bands.
         saw: the saw.
         boards: the kinds of board.
+        hardware: prices of hardware, by the names of the buying list.
     """
 
     goods: tuple[SheetGoods, ...]
     edgings: tuple[Edging, ...]
     saw: Saw
     boards: tuple[BoardGoods, ...] = ()
+    hardware: tuple[Hardware, ...] = ()
 
     def __post_init__(self) -> None:
         for kind, codes in (

@@ -41,6 +41,7 @@ ACTIONS: tuple[ActionRow, ...] = (
     ActionRow("save-as", "File", "Save as…", "Ctrl+Shift+S", "Save the project under another name."),
     ActionRow("book", "File", "Shop book as PDF…", "Ctrl+E", "Write drawings, cut list and sheets as PDF.", True),
     ActionRow("templates", "File", "Templates as PDF…", "", "Write shaped panels full size, in tiles."),
+    ActionRow("drilling", "File", "Drilling templates as PDF…", "", "Write cups and pulls full size."),
     ActionRow("csv", "File", "Cut list as CSV…", "", "Write the cut list for a spreadsheet."),
     ActionRow("json", "File", "Everything as JSON…", "", "Write project, parts, plan and snags as data."),
     ActionRow("print", "File", "Print the shop book…", "Ctrl+P", "Print drawings, cut list and sheets."),

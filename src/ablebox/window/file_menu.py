@@ -16,6 +16,7 @@ from ..cli import demo
 from ..core.cuts.plan import Plan
 from ..core.errors import AbleBoxError, FileNotWritten
 from ..core.paper.cut_list import as_csv
+from ..core.paper.drilling import drilling
 from ..core.paper.everything_json import everything_tree
 from ..core.paper.shop_book import shop_book
 from ..core.paper.templates import templates
@@ -49,6 +50,7 @@ class FileMenu:
             "save-as": self.save_as,
             "book": self.write_book,
             "templates": self.write_templates,
+            "drilling": self.write_drilling,
             "csv": self.write_csv,
             "json": self.write_json,
             "print": self.print_book,
@@ -186,6 +188,10 @@ class FileMenu:
     def write_templates(self) -> None:
         """Write the templates of shaped panels."""
         self._write("Templates", "PDF", "-templates.pdf", lambda: templates(self._desk.document.made))
+
+    def write_drilling(self) -> None:
+        """Write the drilling templates."""
+        self._write("Drilling templates", "PDF", "-drilling.pdf", lambda: drilling(self._desk.document.made))
 
     def write_csv(self) -> None:
         """Write the cut list."""

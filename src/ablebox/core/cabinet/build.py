@@ -68,6 +68,7 @@ def build(
     fronts = case.fronts.build(shell, lines, case.frame, tuple(inside.bays), before)
     _keep_apart(shell, before, fronts)
     work.add(fronts)
+    work.add(case.counter.build(shell, _before_the_face(fronts)))
     work.add(cutouts.cut(shell, case.cutouts, work.parts))
     check_channels(shell, work.cuts)
     parts = tuple(
@@ -94,6 +95,11 @@ def build(
         bays=tuple(work.bays),
         fronts=tuple(work.fronts),
     )
+
+
+def _before_the_face(fronts: Work) -> Length:
+    """How far fronts stand before the face: their thickness, or nothing where they are inset or lacking."""
+    return Length(-min((part.box.low[1] for part in fronts.parts if part.stands == "front"), default=0))
 
 
 def _keep_apart(shell: Shell, before: tuple[Placed, ...], fronts: Work) -> None:

@@ -21,6 +21,8 @@ from ..case.base_hung import Hung
 from ..case.base_legs import Legs
 from ..case.base_skirt import Skirt
 from ..case.bottom import Bottom
+from ..case.counter.none import NoCounter
+from ..case.counter.sheet_top import SheetTop
 from ..case.cutouts import Cutout
 from ..case.extra.apply import Extra
 from ..case.extra.arch import Arch
@@ -73,6 +75,7 @@ Kick = NotchedKick | BaseFrame | Feet | Skirt | Legs | Casters | Hung
 Top = TwoStretchers | FullTop | NoTop
 Back = GroovedBack | LaidOnBack | RabbetedBack | ThickBack | NoBack
 Fronts = FaceFronts | NoFronts
+Counter = NoCounter | SheetTop
 
 #: For each thing a case has: the name a school has in files -> its record.
 SCHOOLS: dict[str, dict[str, type]] = {
@@ -93,6 +96,7 @@ SCHOOLS: dict[str, dict[str, type]] = {
     },
     "joint": {"butt": Butt, "dado": Dado, "rabbet": Rabbet, "over": LaidOver},
     "frame-joint": {"fastened": FastenedFrame, "half-lap": HalfLap, "tenon": Tenon},
+    "counter": {"none": NoCounter, "sheet": SheetTop},
     "extra": {"hole": RoundHole, "finger-slot": FingerSlot, "notch": CornerNotch, "arch": Arch},
     "fronts": {"face": FaceFronts, "open": NoFronts},
     "fit": {
@@ -133,6 +137,7 @@ class Case:
         back: the back.
         inside: how it is divided and fitted.
         fronts: the fronts.
+        counter: what lies on it.
         set_in: how far the sides go on behind the carcass, to be scribed to the wall.
         cutouts: openings through the back.
         scribes: edges that follow what was measured.
@@ -157,6 +162,7 @@ class Case:
     back: Back = field(default_factory=GroovedBack)
     inside: Inside = field(default_factory=one_bay)
     fronts: Fronts = field(default_factory=FaceFronts)
+    counter: Counter = field(default_factory=NoCounter)
     set_in: Length = size("sides beyond the back, to scribe", ZERO, zero=True)
     cutouts: tuple[Cutout, ...] = ()
     scribes: tuple[Scribe, ...] = ()

@@ -21,6 +21,7 @@ THINGS: dict[str, str] = {
     "back": "Back",
     "inside": "Inside",
     "fronts": "Doors",
+    "counter": "Counter",
 }
 
 _Window = tuple[int, int, int, int]
@@ -79,6 +80,11 @@ def _where(assembly: Assembly, thing: str) -> tuple[str, int, _Window]:
         return "plan", clear_level(assembly), (-t, depth - 3 * t, reach, depth + t)
     if thing == "inside":
         return "face", 0, (-t, -t, width + t, height + t)
+    if thing == "counter":
+        lows = [part.box for part in assembly.parts if part.role.startswith("counter")]
+        top = max((box.high[2] for box in lows), default=height + t)
+        reach_y = min((box.low[1] for box in lows), default=front)
+        return "side", middle, (reach_y - t, height - 3 * t, reach_y + 7 * t, top + t)
     at = clear_level(assembly)
     if thing == "fronts":
         cups = [h.centres[0][2] for part in assembly.parts if part.role == "door.left" for h in part.holes]

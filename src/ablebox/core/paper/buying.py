@@ -106,7 +106,10 @@ def board_words(need: BoardNeed, made: Made) -> str:
 
 
 def cost(made: Made, plans: Mapping[str, Plan]) -> tuple[int, list[str]]:
-    """Return what the stock costs in hundredths, and the names of what has no price yet."""
+    """Return what the stock costs in hundredths, and the names of stock that has no price yet.
+
+    Hardware counts as far as it has prices.
+    """
     total, unknown = 0, []
     for code, plan in plans.items():
         goods = made.project.rack.sheet_goods(code)
@@ -133,6 +136,9 @@ def cost(made: Made, plans: Mapping[str, Plan]) -> tuple[int, list[str]]:
             unknown.append(edging.name if edging else code)
         else:
             total += ceil(edging.price * run * (1 + BAND_WASTE) / (1000 * TICKS_PER_MM))
+    prices_of = {item.name: item.price for item in made.project.rack.hardware}
+    for name, pieces in hardware(made):
+        total += prices_of.get(name, 0) * pieces
     return total, list(dict.fromkeys(unknown))
 
 

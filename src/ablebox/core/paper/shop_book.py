@@ -9,6 +9,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
 
+from ..bench.settings import BITS, settings
 from ..cuts.plan import CutSheet, Plan
 from ..cuts.saw_order import Cutting, CutWay, SawCut, cutting
 from ..drawing import case_views
@@ -18,7 +19,7 @@ from ..drawing.replay import fitted, replay
 from ..drawing.sheet_view import sheet_view, worth_keeping
 from ..lengths import Length
 from ..parts.listing import Part
-from ..parts.words import describe, edges, grain
+from ..parts.words import describe, drill, edges, grain
 from ..reckoning import Reckoned
 from ..shop.made import Made, goods_words
 from ..shop.plans import verdict
@@ -49,6 +50,7 @@ def shop_book(made: Made, plans: Mapping[str, Plan]) -> bytes:
         for number, sheet in enumerate(plan.sheets, start=1):
             book.sheet_page(code, plan, sheet, number)
     book.machining()
+    book.settings()
     book.cautions()
     return book.finish()
 
@@ -330,6 +332,28 @@ class _Book:
                 self.y += 3
                 self.words(x, describe(item, self.made.units), self.width - _EDGE - x, 9.5)
             self.y = top + block
+
+    def settings(self) -> None:
+        """Fence and jig settings, and the blocks slides are set with."""
+        rows = settings(self.made)
+        if not rows:
+            return
+        title = "Settings and blocks"
+        self.start(
+            title, "Set each once, for all the cases named; blocks are cut from scrap and kept for the next job."
+        )
+        for row in rows:
+            self.room_for(60, title)
+            self.heading(
+                _EDGE,
+                f"{row.what[:1].upper()}{row.what[1:]}  ·  case{'s' if len(row.cases) > 1 else ''} {', '.join(row.cases)}",
+            )
+            sizes = " · ".join(
+                f"{words} {drill(size, self.made.units) if words in BITS else self.write(size)}"
+                for words, size in row.sizes
+            )
+            self.words(_EDGE, sizes, self.width - 2 * _EDGE)
+            self.y += 8
 
     def cautions(self) -> None:
         self.start("Cautions", "Local codes and licensed trades have the last word.")

@@ -28,7 +28,7 @@ def _to_2(project: dict[str, Any]) -> dict[str, Any]:
         project["cases"] = [_case_to_2(case) for case in project["cases"]]
     rack = project.get("rack")
     if isinstance(rack, dict):
-        rack = {**rack, "boards": []}
+        rack = {**rack, "boards": [], "hardware": []}
         if isinstance(rack.get("goods"), list):
             rack["goods"] = [_goods_to_2(goods) for goods in rack["goods"]]
         if isinstance(rack.get("edgings"), list):
@@ -56,6 +56,7 @@ def _case_to_2(case: Any) -> Any:
         "scribes": [],
         "extras": [],
         "set_in": "0 in",
+        "counter": {"school": "none"},
         "load": "kitchen",
         "turned": 0,
     }

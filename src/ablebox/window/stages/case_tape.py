@@ -36,6 +36,7 @@ HELP = {
     "top": "Two stretchers 3 to 4 in (75 to 100 mm) wide for base cases; wall and tall cases have a full top.",
     "back": "Thin backs carry no load: the case is screwed to the wall through its rails.",
     "inside": "Click a bay on the drawing. Bore pin holes before assembly and before the back is in.",
+    "counter": "Depth is case and frame, front thickness and overhang, less what is scribed at the wall.",
     "fronts": "Reveal is what shows of the case around the doors; gap is between the two.",
 }
 

@@ -23,9 +23,10 @@ from PyQt6.QtWidgets import (
 )
 
 from ...core.materials import materials
+from ...core.paper.buying import hardware
 from ...core.project.rack_choices import merged, with_boards, with_goods
 from ...core.project.tree import first_boards, named_stock
-from ...core.stock import BoardGoods, Edging, Rack, Sheet, SheetGoods
+from ...core.stock import BoardGoods, Edging, Hardware, Rack, Sheet, SheetGoods
 from ...core.units import System
 from ..desk import Desk
 from ..widgets.length_field import LengthField
@@ -66,6 +67,8 @@ class RackPanel(QScrollArea):
             [(b.code, b.name, b.measured is None, b.stuff, [(x.name, x.price) for x in b.boards]) for b in rack.boards],
             [(e.code, e.name, e.deducted, e.price) for e in rack.edgings],
             self._used_codes(),
+            hardware(self._desk.document.made),
+            rack.hardware,
         )
         if shape != self._shape:
             self._shape = shape
@@ -85,6 +88,7 @@ class RackPanel(QScrollArea):
         for boards in rack.boards:
             column.addWidget(self._boards_card(boards))
         column.addWidget(self._bands_card(rack))
+        column.addWidget(self._hardware_card())
         more = QHBoxLayout()
         more.setSpacing(8)
         for name, words, action in (
@@ -191,6 +195,32 @@ class RackPanel(QScrollArea):
         remove.setObjectName(f"remove-sheet:{goods.code}:{number}")
         remove.clicked.connect(lambda: self._drop_sheet(goods.code, i))
         grid.addWidget(remove, row, 6)
+
+    def _hardware_card(self) -> QFrame:
+        """What the project takes of hardware, each with a price."""
+        card = QFrame()
+        card.setObjectName("card")
+        grid = QGridLayout(card)
+        grid.setContentsMargins(12, 8, 12, 10)
+        grid.setHorizontalSpacing(10)
+        grid.addWidget(Words("Hardware this project takes", 15, True), 0, 0, 1, 2)
+        prices = {item.name: item.price for item in self._desk.document.project.rack.hardware}
+        for row, (name, count) in enumerate(hardware(self._desk.document.made), start=1):
+            grid.addWidget(Words(f"{count} ×", 14, align="right"), row, 0)
+            grid.addWidget(Words(name, 14, wrap=True), row, 1)
+            grid.addWidget(Words("one costs", 13, colour="quiet", align="right"), row, 2)
+            put = partial(self._put_hardware, name)
+            grid.addWidget(self._price(f"price:hardware:{row}", prices.get(name), put), row, 3)
+        grid.setColumnMinimumWidth(0, 44)
+        grid.setColumnStretch(1, 1)
+        return card
+
+    def _put_hardware(self, name: str, price: int | None) -> None:
+        project = self._desk.document.project
+        kept = tuple(item for item in project.rack.hardware if item.name != name)
+        new = kept if price is None else (*kept, Hardware(name, price))
+        if new != project.rack.hardware:
+            self._desk.change(f"price of {name}", replace(project, rack=replace(project.rack, hardware=new)))
 
     def _stuff(self, goods: SheetGoods | BoardGoods) -> QComboBox:
         """What it is made of: gives stiffness and weight."""

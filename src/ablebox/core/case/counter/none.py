@@ -1,0 +1,20 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""No counter: somebody else brings one, or the case needs none."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ...lengths import Length
+from ..shell import Shell, Work
+
+
+@dataclass(frozen=True, slots=True)
+class NoCounter:
+    """A case without a counter of its own."""
+
+    words = "none"
+
+    def build(self, shell: Shell, front: Length) -> Work:
+        """Add nothing."""
+        return Work()

@@ -1,0 +1,84 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Full-size drilling templates: cups along a door's edge, and the holes of a pull, each with a line to check."""
+
+from __future__ import annotations
+
+from ..fronts.face import FaceFronts
+from ..lengths import Length, inches, millimetres
+from ..shop.made import Made
+from ..units import System
+from .pdf_canvas import PdfCanvas
+
+_POINTS = 72 / 25.4
+_LETTER, _A4 = (612.0, 792.0), (595.28, 841.89)
+_EDGE = 40.0
+#: Hole centres of pulls: 3 in, 96, 128 and 160 mm (common practice).
+PULLS = (inches(3), millimetres(96), millimetres(128), millimetres(160))
+
+
+def drilling(made: Made) -> bytes:
+    """Return the drilling templates of a project as PDF: one page for each hinge setting, one for pulls."""
+    inch = made.units.system is System.INCH
+    page = _Page(made, _LETTER if inch else _A4)
+    hinges = []
+    for case in made.project.cases:
+        if isinstance(case.fronts, FaceFronts) and case.fronts.hinge not in hinges:
+            hinges.append(case.fronts.hinge)
+            page.cup(case.fronts.hinge.cup, case.fronts.hinge.edge)
+    page.pulls()
+    return page.canvas.finish()
+
+
+class _Page:
+    def __init__(self, made: Made, size: tuple[float, float]) -> None:
+        self.made, self.size = made, size
+        self.canvas = PdfCanvas(size, f"{made.project.name}: drilling templates")
+        self.started = False
+
+    def _start(self, title: str) -> None:
+        if self.started:
+            self.canvas.next_page()
+        self.started = True
+        self.canvas.text(_EDGE, _EDGE, title, 15, "start", "ink", True)
+        inch = self.made.units.system is System.INCH
+        length = (inches(4) if inch else millimetres(100)).mm * _POINTS
+        y = _EDGE + 24
+        self.canvas.polyline([(_EDGE, y), (_EDGE + length, y)], "ink", 1.0, False)
+        for x in (_EDGE, _EDGE + length):
+            self.canvas.polyline([(x, y - 4), (x, y + 4)], "ink", 1.0, False)
+        words = f"check: this line is {'4 in' if inch else '100 mm'} long; if not, print at 100 %"
+        self.canvas.text(_EDGE + length + 8, y, words, 9, "start", "quiet", False)
+
+    def cup(self, cup: Length, edge: Length) -> None:
+        """A cup at its distance from the door's edge, its centre marked, and lines for the plate's screws."""
+        write = self.made.units.write
+        self._start(f"Hinge cup {write(cup)}, {write(edge)} from the edge")
+        x, y = _EDGE + 60, _EDGE + 260
+        radius = cup.mm / 2 * _POINTS
+        centre = x + (edge.mm + cup.mm / 2) * _POINTS
+        self.canvas.polyline([(x, y - 170), (x, y + 170)], "ink", 1.6, False)
+        self.canvas.text(x - 8, y - 176, "edge of the door: fold here", 9, "start", "quiet", False)
+        self.canvas.circle(centre, y, radius, "", "ink", 1.0)
+        self._cross(centre, y, radius + 8)
+        # The two screws of a cup stand 9.5 mm further in, 45 mm apart (common practice).
+        for z in (-22.5, 22.5):
+            self._cross(centre + 9.5 * _POINTS, y + z * _POINTS, 5)
+        self.canvas.text(centre + radius + 14, y, "centre on the line you marked", 9, "start", "quiet", False)
+
+    def pulls(self) -> None:
+        """Pairs of holes for pulls, one below the other."""
+        self._start("Pulls, centre to centre")
+        y = _EDGE + 100
+        for apart in PULLS:
+            middle, half = self.size[0] / 2, apart.mm / 2 * _POINTS
+            self.canvas.polyline([(middle - half - 30, y), (middle + half + 30, y)], "quiet", 0.6, True)
+            for x in (middle - half, middle + half):
+                self.canvas.circle(x, y, 2.5 * _POINTS, "", "ink", 0.8)
+                self._cross(x, y, 10)
+            self._cross(middle, y, 14)
+            self.canvas.text(_EDGE, y - 26, f"{self.made.units.write(apart)} apart", 10, "start", "ink", True)
+            y += 120
+
+    def _cross(self, x: float, y: float, reach: float) -> None:
+        self.canvas.polyline([(x - reach, y), (x + reach, y)], "ink", 0.5, False)
+        self.canvas.polyline([(x, y - reach), (x, y + reach)], "ink", 0.5, False)
