@@ -18,6 +18,7 @@ from ablebox.core.fronts.none import NoFronts
 from ablebox.core.units import System
 from ablebox.window import ask
 from ablebox.window.widgets.drawing_view import DrawingView
+from ablebox.window.widgets.face_editor import FaceEditor
 from ablebox.window.widgets.turn_view import TurnView
 from tests.uicase import UiCase
 
@@ -304,12 +305,29 @@ class Fronts(UiCase):
         self.press("open-front")
         self.assertNotEqual(self.find(DrawingView, "front-section").grab().toImage(), closed)
         self.click("face", "cell:fronts.face.cells.1")
+        self._drag_the_line_down()
+        self.click("face", "cell:fronts.face.cells.1")
         self.press("split-beside")
         self.assertIn("door, right", self.names())
         self.press("remove-cell")
         for _ in range(5):
             self.act("undo")
         self.assertNotIn("drawer front", self.names())
+
+    def _drag_the_line_down(self) -> None:
+        """Drag the line between drawer and doors down by 40 pixels: the drawer grows by whole 32nds."""
+        view = self.find(FaceEditor, "face")
+        before = self.number("A/fronts.face.heights.0").length
+        one, other = view.line_of(view.boundaries[0])
+        start = QPoint((one.x() + 3 * other.x()) // 4, one.y())
+        QTest.mousePress(view, Qt.MouseButton.LeftButton, pos=start)
+        QTest.mouseMove(view, start + QPoint(0, 20))
+        QTest.mouseRelease(view, Qt.MouseButton.LeftButton, pos=start + QPoint(0, 40))
+        self.settle()
+        after = self.number("A/fronts.face.heights.0").length
+        self.assertGreater(after, before)
+        self.assertEqual(after.ticks % self.window.desk.document.project.units.step.ticks, 0)
+        self.act("undo")
 
     def test_fit_and_making_are_chosen_for_all_fronts(self) -> None:
         for name, steps, what in (("choose-fit", 3, "inset"), ("choose-making", 1, "frame and panel")):

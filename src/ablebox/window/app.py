@@ -130,7 +130,11 @@ def pictures(path: Path, folder: Path, prefix: str = "") -> list[Path]:
     taken = []
     for stage in STAGES:
         window.desk.selection.select(
-            stage=stage.name, case="A", part="", sheet=0, number=_INTERESTING.get(stage.name, "")
+            stage=stage.name,
+            case=_drawers(window) if stage.name == "fronts" else "A",
+            part="",
+            sheet=0,
+            number=_INTERESTING.get(stage.name, ""),
         )
         if stage.name == "parts":
             window.desk.selection.select(part="A-01", number="A/side/length")
@@ -144,6 +148,14 @@ def pictures(path: Path, folder: Path, prefix: str = "") -> list[Path]:
     window.desk.document.history.saved()
     window.close()
     return taken
+
+
+def _drawers(window: MainWindow) -> str:
+    """Return the letter of the first case with several fronts, or the first case's."""
+    made = window.desk.document.made
+    return next(
+        (assembly.letter for assembly in made.assemblies if len(assembly.fronts) > 1), made.assemblies[0].letter
+    )
 
 
 def _case_pictures(window: MainWindow, folder: Path, prefix: str) -> list[Path]:

@@ -75,7 +75,7 @@ def elevation(made: Made, letter: str, open_doors: bool = False, bay_lit: str = 
 def _front_of(drawing: Drawing, part: Placed, hot: str, wide: float) -> None:
     x0, x1 = (Length(t).mm for t in part.box.span(0))
     y0, y1 = (Length(t).mm for t in part.box.span(2))
-    if part.stands == "apart":
+    if part.role.startswith("base"):
         # A base frame goes on under the neighbours.
         x1 = min(x1, wide)
         if x1 <= x0:
@@ -160,7 +160,7 @@ def stands(assembly: Assembly, axis: int) -> list[Area | Path | Circle]:
         return []
     low, end = (_mm(t) for t in assembly.part("bottom").box.span(axis))
     if not bought & {"adjustable feet", "casters with brakes"}:
-        if any(part.stands == "apart" for part in assembly.parts):
+        if any(part.role.startswith(("base", "leg")) for part in assembly.parts):
             return []
         # It stands on its neighbour's base frame.
         return [Area(low, 0, end - low, high, "shade", "quiet", 0.8, "", "", True)]

@@ -4,8 +4,11 @@
 from __future__ import annotations
 
 import math
+from dataclasses import dataclass
+from itertools import pairwise
 
 from ..assembly.part import Assembly, FrontSpace, Hand, Placed
+from ..fronts.face import FaceTree, Line, Stack
 from ..lengths import TICKS_PER_MM
 from ..shop.made import Made
 from .case_views import codes_by_role, stands
@@ -34,11 +37,9 @@ def face_view(made: Made, letter: str, lit: str, opened: frozenset[str]) -> Draw
     drawing.add(*stands(assembly, 0))
     tags = {space.tag for space in assembly.fronts if space.path in opened}
     for part in sorted(assembly.parts, key=lambda part: -part.box.high[1]):
-        if part.stands == "apart" and part.box.high[0] > assembly.outside[0].length.ticks:
-            continue
         if part.stands == "front" and _tag_of(part) in tags:
             continue
-        _front_of(drawing, part, f"part:{codes[part.role]}")
+        _front_of(drawing, part, f"part:{codes[part.role]}", assembly.outside[0].length.mm)
     for space in assembly.fronts:
         _cell(drawing, made, assembly, space, space.path == lit, space.path in opened)
     width, height, _ = assembly.outside
@@ -58,8 +59,13 @@ def _tag_of(part: Placed) -> str:
     return ".".join(step for step in part.role.split(".") if step.isdigit())
 
 
-def _front_of(drawing: Drawing, part: Placed, hot: str) -> None:
+def _front_of(drawing: Drawing, part: Placed, hot: str, wide: float) -> None:
     x0, x1, z0, z1 = (_mm(t) for t in (*part.box.span(0), *part.box.span(2)))
+    if part.role.startswith("base"):
+        # A base frame goes on under the neighbours.
+        x1 = min(x1, wide)
+        if x1 <= x0:
+            return
     if part.role in ("kick", "base.front"):
         drawing.add(Area(x0, z0, x1 - x0, z1 - z0, "shade", "ink", 0.9, "", hot))
         return
@@ -194,3 +200,58 @@ def _swung(drawing: Drawing, part: Placed, space: FrontSpace) -> None:
         a = math.radians(90 * i / 12)
         arc.append((hinge + sign * radius * math.cos(a), y0 - radius * math.sin(a)))
     drawing.add(Path(tuple(arc), "quiet", 0.8, True))
+
+
+@dataclass(frozen=True, slots=True)
+class Boundary:
+    """A line between two neighbours of a division, which can be dragged.
+
+    Args:
+        path: of the division.
+        number: of the front above or left of it.
+        level: whether it runs level, between fronts above each other.
+        at: its height, or its distance from the case's left side, in mm.
+        start: where it begins along its way.
+        end: where it ends.
+        size: of the front above or left of it, in mm.
+    """
+
+    path: str
+    number: int
+    level: bool
+    at: float
+    start: float
+    end: float
+    size: float
+
+
+def boundaries(assembly: Assembly, face: FaceTree) -> list[Boundary]:
+    """Return every line between two neighbours on a face.
+
+    Args:
+        assembly: the case.
+        face: how its face is divided.
+    """
+    found: list[Boundary] = []
+
+    def around(path: str) -> tuple[float, float, float, float]:
+        inside = [s.front for s in assembly.fronts if s.path == path or s.path.startswith(path + ".")]
+        return (
+            min(f[0].mm for f in inside), max(f[1].mm for f in inside),
+            min(f[2].mm for f in inside), max(f[3].mm for f in inside),
+        )  # fmt: skip
+
+    def walk(tree: FaceTree, path: str) -> None:
+        if not isinstance(tree, (Stack, Line)):
+            return
+        boxes = [around(f"{path}.cells.{i}") for i in range(len(tree.cells))]
+        for i, (one, other) in enumerate(pairwise(boxes)):
+            if isinstance(tree, Stack):
+                found.append(Boundary(path, i, True, (one[2] + other[3]) / 2, one[0], one[1], one[3] - one[2]))
+            else:
+                found.append(Boundary(path, i, False, (one[1] + other[0]) / 2, one[2], one[3], one[1] - one[0]))
+        for i, cell in enumerate(tree.cells):
+            walk(cell, f"{path}.cells.{i}")
+
+    walk(face, "fronts.face")
+    return found

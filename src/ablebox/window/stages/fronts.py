@@ -13,12 +13,14 @@ from ...core.cabinet.face_edits import cells, closed_by, divided, parent, withou
 from ...core.cabinet.inside_edits import at
 from ...core.cabinet.switching import SCHOOL_NAMES, schools_of, switched
 from ...core.drawing.case_views import section
-from ...core.drawing.face_view import face_view, swing_plan
+from ...core.drawing.face_view import Boundary, boundaries, face_view, swing_plan
 from ...core.drawing.shapes import Drawing
 from ...core.fronts.face import FaceFronts, Line, Stack
+from ...core.lengths import TICKS_PER_MM, Length
 from ...core.project.changes import fitted_stock
 from ..desk import Desk
 from ..widgets.drawing_view import DrawingView
+from ..widgets.face_editor import FaceEditor
 from ..widgets.length_field import LengthField
 from ..widgets.school_form import SchoolForm
 from ..widgets.words import LinkWords, Words
@@ -43,7 +45,7 @@ class FrontsStage(Stage):
         for widget in (self._fits, self._makings, self._open):
             self.head.addWidget(widget)
         views = QHBoxLayout()
-        self.face = DrawingView(desk, "face")
+        self.face = FaceEditor(desk, "face", self._drag)
         views.addWidget(self.face, 13)
         right = QVBoxLayout()
         self.section = DrawingView(desk, "front-section")
@@ -118,6 +120,7 @@ class FrontsStage(Stage):
         opened = frozenset(path for own, path in self._opened if own == letter)
         path = self._cell()
         self.face.show_drawing(face_view(made, letter, path, opened))
+        self.face.boundaries = boundaries(made.assembly(letter), fronts.face) if isinstance(fronts, FaceFronts) else []
         self._open.setChecked(path in opened)
         if isinstance(fronts, FaceFronts):
             self._fits.setCurrentIndex(self._fits.findData(SCHOOL_NAMES[type(fronts.fit)]))
@@ -136,6 +139,15 @@ class FrontsStage(Stage):
     def select(self) -> None:
         """Show another cell when one is selected."""
         self.refresh()
+
+    def _drag(self, boundary: Boundary, size: float) -> None:
+        """Give the front above or left of a boundary the size it was dragged to, in whole steps of the shop's."""
+        step = self.desk.document.project.units.step.ticks
+        length = Length(max(1, round(size * TICKS_PER_MM / step)) * step)
+        key = f"{self._letter}/{boundary.path}.{'heights' if boundary.level else 'widths'}.{boundary.number}"
+        found = self.desk.choice(key)
+        if found is not None:
+            self.desk.change(f"{found.title}, dragged", found.put(length))
 
     def _toggle(self) -> None:
         key = (self._letter, self._cell())
