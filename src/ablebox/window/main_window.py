@@ -158,8 +158,9 @@ class MainWindow(QMainWindow):
         self.wall.refresh()
         self.snags.refresh()
         self._states()
-        self._follow()
+        self._bring_up()
         self.stage.refresh()
+        self.tape.refresh()
         units, history = self.desk.document.project.units, self.desk.document.history
         self.actions_by_name["inch" if units.system is System.INCH else "mm"].setChecked(True)
         for (system, step), action in self._steps.items():
@@ -174,19 +175,24 @@ class MainWindow(QMainWindow):
         if self.desk.selection.stage == "sheets" and not self.desk.selection.number:
             self.tape.refresh()
 
-    def _follow(self) -> None:
-        """The selection moved: show its stage, and it in there."""
+    def _bring_up(self) -> bool:
+        """Bring the selected stage up; tells whether another was in view."""
         stage = self.stage
         self.rule.choose(stage.name)
         self.tape.otherwise = stage.tape
-        if self.pages.currentWidget() is not stage:
-            self.pages.setCurrentWidget(stage)
-            stage.setFocus()
-            stage.refresh()
+        if self.pages.currentWidget() is stage:
+            return False
+        self.pages.setCurrentWidget(stage)
+        stage.setFocus()
+        return True
+
+    def _follow(self) -> None:
+        """The selection moved: show its stage, and it in there."""
+        if self._bring_up():
+            self.stage.refresh()
         else:
-            stage.select()
-        if not self.desk.selection.number:
-            self.tape.refresh()
+            self.stage.select()
+        self.tape.follow()
 
     def _title(self) -> None:
         document = self.desk.document

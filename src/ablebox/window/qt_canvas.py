@@ -69,12 +69,7 @@ class QtCanvas:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
 
     def _pen(self, colour: str, weight: float, dashed: bool) -> QPen:
-        pen = QPen(theme.colour(colour), weight * self._scale)
-        pen.setJoinStyle(Qt.PenJoinStyle.MiterJoin)
-        pen.setCapStyle(Qt.PenCapStyle.FlatCap)
-        if dashed:
-            pen.setDashPattern([4, 3])
-        return pen
+        return theme.pen(colour, weight * self._scale, dashed)
 
     def _point(self, x: float, y: float) -> QPointF:
         return QPointF(x * self._scale, y * self._scale)

@@ -3,10 +3,11 @@
 
 from __future__ import annotations
 
+from functools import lru_cache
 from importlib.resources import files
 
 from PyQt6.QtCore import Qt
-from PyQt6.QtGui import QColor, QFont, QFontDatabase, QGuiApplication, QPalette
+from PyQt6.QtGui import QColor, QFont, QFontDatabase, QGuiApplication, QPalette, QPen
 from PyQt6.QtWidgets import QApplication
 
 from ..core.drawing.palette import DAYLIGHT, EVENING
@@ -17,8 +18,29 @@ _colours = dict(DAYLIGHT)
 
 
 def colour(name: str) -> QColor:
-    """Return the colour of this name in the theme in force."""
-    return QColor(_colours[name])
+    """Return the colour of this name in the theme in force; it is shared, so leave it as it is."""
+    return _made(_colours[name])
+
+
+@lru_cache(maxsize=256)
+def _made(value: str) -> QColor:
+    return QColor(value)
+
+
+def pen(name: str, width: float, dashed: bool = False) -> QPen:
+    """Return a pen for drawings in a colour of this name; it is shared, so leave it as it is."""
+    return _pen(_colours[name], width, dashed)
+
+
+# Drawings ask for the same few pens thousands of times in one painting.
+@lru_cache(maxsize=1024)
+def _pen(value: str, width: float, dashed: bool) -> QPen:
+    made = QPen(_made(value), width)
+    made.setJoinStyle(Qt.PenJoinStyle.MiterJoin)
+    made.setCapStyle(Qt.PenCapStyle.FlatCap)
+    if dashed:
+        made.setDashPattern([4, 3])
+    return made
 
 
 def font(size: int, bold: bool = False, fraction: bool = False) -> QFont:

@@ -56,8 +56,9 @@ def _solid_parts(assembly: Assembly) -> list[Flaw]:
 def _shared_space(assembly: Assembly) -> list[Flaw]:
     flaws = []
     for one, other in combinations(assembly.parts, 2):
-        common = one.box.meet(other.box)
-        if common.volume and volume_left(common, [cut.box for cut in one.cuts + other.cuts]):
+        if one.box.meets(other.box) and volume_left(
+            one.box.meet(other.box), [cut.box for cut in one.cuts + other.cuts]
+        ):
             flaws.append(Flaw("overlap", (one.role, other.role), f"{one.name} and {other.name} are in the same place"))
     return flaws
 
@@ -68,7 +69,7 @@ def _filled_cuts(assembly: Assembly) -> list[Flaw]:
         for cut in part.cuts:
             if not cut.kind.holds_a_part:
                 continue
-            mates = [other for other in assembly.parts if other is not part and other.box.meet(cut.box).volume]
+            mates = [other for other in assembly.parts if other is not part and other.box.meets(cut.box)]
             words = f"{cut.kind.value} {cut.name} in {part.name}"
             if not mates:
                 flaws.append(Flaw("empty", (part.role,), f"nothing is in the {words}"))
@@ -108,9 +109,9 @@ def _filled(mates: list[Placed], cut: Cut) -> bool:
 
 def _outside(space: Box, taken: Box) -> list[Box]:
     """Return what is left of a box without another, as boxes."""
-    common = space.meet(taken)
-    if not common.volume:
+    if not space.meets(taken):
         return [space]
+    common = space.meet(taken)
     pieces, low, high = [], list(space.low), list(space.high)
     for axis in range(3):
         for start, end in ((low[axis], common.low[axis]), (common.high[axis], high[axis])):

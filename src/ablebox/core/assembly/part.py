@@ -3,7 +3,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from enum import Enum
 
 from ..lengths import ZERO, Length
@@ -155,15 +155,16 @@ class Placed:
     outline: tuple[tuple[Length, Length], ...] = ()
     tilt: Tilt | None = None
 
-    @property
-    def box(self) -> Box:
-        """The space it takes up before anything is cut out of it; for a sloping part the space around it."""
-        if self.tilt is not None:
-            return Box.at(self.corner, self.tilt.space)
+    #: The space it takes up before anything is cut out of it; for a sloping part the space around it.
+    box: Box = field(init=False, compare=False, repr=False)
+
+    def __post_init__(self) -> None:
+        # Reckoned once: every check and every drawing asks for it many times.
         sizes = [ZERO, ZERO, ZERO]
         for axis, size in zip(self.axes, (self.length, self.width, self.thickness), strict=True):
             sizes[axis] = size.length
-        return Box.at(self.corner, (sizes[0], sizes[1], sizes[2]))
+        space = self.tilt.space if self.tilt is not None else (sizes[0], sizes[1], sizes[2])
+        object.__setattr__(self, "box", Box.at(self.corner, space))
 
     def reach(self, axis: int) -> tuple[Length, Length]:
         """Return where it starts and ends along an axis."""

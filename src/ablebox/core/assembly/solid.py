@@ -42,11 +42,22 @@ class Box:
         dx, dy, dz = (max(0, h - o) for o, h in zip(self.low, self.high, strict=True))
         return dx * dy * dz
 
+    def meets(self, other: Box) -> bool:
+        """Whether both have any space in common."""
+        # Spelled out: checks ask it of every two parts of a case.
+        (a, b, c), (d, e, f) = self.low, self.high
+        (k, m, n), (o, p, q) = other.low, other.high
+        return (
+            (a if a > k else k) < (d if d < o else o)
+            and (b if b > m else m) < (e if e < p else p)
+            and (c if c > n else n) < (f if f < q else q)
+        )
+
     def meet(self, other: Box) -> Box:
         """Return what both have in common; empty where they do not meet."""
-        low = tuple(max(a, b) for a, b in zip(self.low, other.low, strict=True))
-        high = tuple(min(a, b) for a, b in zip(self.high, other.high, strict=True))
-        return Box(low, high)  # type: ignore[arg-type]
+        (a, b, c), (d, e, f) = self.low, self.high
+        (k, m, n), (o, p, q) = other.low, other.high
+        return Box((max(a, k), max(b, m), max(c, n)), (min(d, o), min(e, p), min(f, q)))
 
     def span(self, axis: int) -> tuple[int, int]:
         """Return where it starts and ends along an axis (0 is x, 1 is y, 2 is z)."""
@@ -58,7 +69,7 @@ def volume_left(space: Box, taken: Iterable[Box]) -> int:
 
     The space is split at every face of every box, which makes the answer exact.
     """
-    pieces = [piece for piece in (space.meet(box) for box in taken) if piece.volume]
+    pieces = [space.meet(box) for box in taken if space.meets(box)]
     if not pieces:
         return space.volume
     grid = [

@@ -110,9 +110,10 @@ def _keep_apart(shell: Shell, before: tuple[Placed, ...], fronts: Work) -> None:
     """
     for front in fronts.parts:
         for other in before:
-            common = front.box.meet(other.box)
+            if not front.box.meets(other.box):
+                continue
             cuts = [cut.box for role in (front.role, other.role) for cut in fronts.cuts.get(role, ())]
-            if common.volume and volume_left(common, cuts):
+            if volume_left(front.box.meet(other.box), cuts):
                 raise shell.refuse(
                     front.name, f"it would stand where the {other.name} is", "Move one of them, or choose another fit."
                 )

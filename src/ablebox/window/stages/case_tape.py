@@ -14,12 +14,14 @@ from ...core.cabinet.build import build
 from ...core.cabinet.design import SCHOOLS, Case
 from ...core.cabinet.inside_edits import at, divided, fitted, parent, unfitted, without
 from ...core.cabinet.switching import SCHOOL_NAMES, schools_of, switched
+from ...core.case.counter.none import NoCounter
 from ...core.case.cutouts import Cutout
 from ...core.case.inside.layout import Bay, Columns, Rows
 from ...core.case.inside.shelves_on_pins import PinShelves
 from ...core.case.scribe import Scribe, Station
 from ...core.drawing.joint_views import THINGS, joint
 from ...core.errors import AbleBoxError
+from ...core.fronts.none import NoFronts
 from ...core.lengths import ZERO, Length
 from ...core.project.changes import fitted_stock
 from ..desk import Desk
@@ -103,9 +105,7 @@ class CaseTape:
         try:
             case = fitted_stock(project, at_put(self._case, path, other))
             width = self._desk.document.made.assembly(self._letter).outside[0]
-            assembly = build(
-                replace(case, inside=Bay(), cutouts=(), scribes=()), project.rack, project.units, None, width
-            )
+            assembly = build(_bare(case, name), project.rack, project.units, None, width)
             card.show_picture(joint(assembly, name), other.words, chosen)
         except AbleBoxError as fault:
             card.show_picture(None, other.words, chosen, str(fault))
@@ -336,3 +336,15 @@ def at_put(case: Case, path: str, value: Any) -> Case:
         return replace(case, **{last: value})
     inner = replace(getattr(case, head), **{last: value})
     return replace(case, **{head: inner})
+
+
+#: Things whose other schools may not go with the fronts, so that their pictures are built with them.
+_WITH_FRONTS = {"frame", "fronts", "counter"}
+
+
+def _bare(case: Case, thing: str) -> Case:
+    """Return a case with no more than the picture of a thing needs, which is quicker to build."""
+    bare = replace(case, inside=Bay(), cutouts=(), scribes=())
+    if thing not in _WITH_FRONTS:
+        bare = replace(bare, fronts=NoFronts())
+    return bare if thing == "counter" else replace(bare, counter=NoCounter())

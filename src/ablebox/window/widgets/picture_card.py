@@ -49,7 +49,10 @@ class PictureCard(QAbstractButton):
             chosen: whether it is the one in force.
             refusal: why it cannot be built.
         """
-        self._drawing, self._caption, self._chosen, self._refusal = drawing, caption, chosen, refusal
+        shown = drawing, caption, chosen, refusal
+        if shown == (self._drawing, self._caption, self._chosen, self._refusal):
+            return
+        self._drawing, self._caption, self._chosen, self._refusal = shown
         self.setEnabled(drawing is not None)
         self.setAccessibleName(f"{self._title} {caption}".strip())
         self.setToolTip(refusal or f"{self._title} {caption}".strip())

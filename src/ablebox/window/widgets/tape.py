@@ -61,8 +61,6 @@ class Tape(QWidget):
         self._scroll.setStyleSheet("QScrollArea, QScrollArea > QWidget > QWidget { background: transparent; }")
         self._scroll.setFocusPolicy(Qt.FocusPolicy.NoFocus)
         outer.addWidget(self._scroll)
-        desk.selection.changed.connect(self._selected)
-        desk.document.changed.connect(lambda _: self.refresh())
 
     def paintEvent(self, event: QPaintEvent | None) -> None:
         painter = QPainter(self)
@@ -81,7 +79,8 @@ class Tape(QWidget):
         painter.setPen(QPen(theme.colour("line"), 1))
         painter.drawPolygon(QPolygonF(points))
 
-    def _selected(self) -> None:
+    def follow(self) -> None:
+        """The selection moved: show what is selected now."""
         if self._shown != self._desk.selection.number or not self._shown:
             self.refresh()
 
