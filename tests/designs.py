@@ -3,6 +3,7 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
 from random import Random
 from typing import Any
 
@@ -24,11 +25,13 @@ from ablebox.core.case.joint.dado import Dado
 from ablebox.core.case.kick_notched import NotchedKick
 from ablebox.core.case.scribe import Scribe, Station
 from ablebox.core.case.top_full import FullTop
+from ablebox.core.fronts.cell.empty import OpenCell
 from ablebox.core.fronts.drawer.box import DrawerBox
 from ablebox.core.fronts.face import FaceFronts, Line, Stack
 from ablebox.core.fronts.fit.full_overlay import FullOverlay
 from ablebox.core.fronts.making.slab import Slab
 from ablebox.core.fronts.none import NoFronts
+from ablebox.core.fronts.pulls import Pulls
 from ablebox.core.lengths import ZERO, Length, millimetres
 from ablebox.core.stock import Board, BoardGoods, Edging, Rack, Saw, Sheet, SheetGoods
 
@@ -136,18 +139,24 @@ def random_face(rng: Random, depth: int = 2) -> Any:
         if rng.random() < 0.6:
             return Stack(cells, tuple(sizes), between(rng, 0, 30) if rng.random() < 0.3 else ZERO)
         return Line(cells, tuple(sizes))
-    return _one(rng, "cell")
+    cell = _one(rng, "cell")
+    if rng.random() < 0.2 and not isinstance(cell, OpenCell):
+        cell = replace(cell, making=_making(rng))
+    return cell
+
+
+def _making(rng: Random) -> Any:
+    making = _one(rng, "making", "like-doors")
+    return Slab("doors", rng.choice(["", "veneer", "solid"])) if isinstance(making, Slab) else making
 
 
 def random_fronts(rng: Random) -> FaceFronts:
     """Return fronts of any fit and making."""
-    making = _one(rng, "making", "like-doors")
-    if isinstance(making, Slab):
-        making = Slab("doors", rng.choice(["", "veneer", "solid"]))
+    making = _making(rng)
     box = _vary(rng, DrawerBox())
     low = making if rng.random() < 0.5 else Slab("doors", "")
     return FaceFronts(_one(rng, "fit"), making, low, random_face(rng), box=DrawerBox("box", "back", box.corner, box.bottom),
-                      slides=_one(rng, "slides"))  # fmt: skip
+                      slides=_one(rng, "slides"), pulls=_vary(rng, Pulls()))  # fmt: skip
 
 
 def any_case(rng: Random, letter: str = "A") -> Case:

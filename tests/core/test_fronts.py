@@ -13,11 +13,14 @@ from ablebox.core.assembly.part import Assembly
 from ablebox.core.cabinet.build import build
 from ablebox.core.cabinet.design import Case
 from ablebox.core.cabinet.face_edits import cells, closed_by, divided, without
+from ablebox.core.case.base_hung import Hung
 from ablebox.core.case.counter.sheet_top import SheetTop
 from ablebox.core.case.frame.face_frame import FaceFrame
 from ablebox.core.case.frame.none import Frameless
 from ablebox.core.case.inside.layout import Bay, Columns, Rows
+from ablebox.core.case.inside.pull_out import PullOut
 from ablebox.core.case.inside.shelves_on_pins import PinShelves
+from ablebox.core.case.kick_notched import NotchedKick
 from ablebox.core.errors import SizeImpossible
 from ablebox.core.fronts.cell.door import Door
 from ablebox.core.fronts.cell.drawer import Drawer
@@ -35,8 +38,10 @@ from ablebox.core.fronts.fit.overlay import Overlay
 from ablebox.core.fronts.hinges import CupHinge, hinge_count
 from ablebox.core.fronts.making.frame_panel import FramePanel
 from ablebox.core.fronts.making.slab import Slab
+from ablebox.core.fronts.pulls import Pulls
 from ablebox.core.lengths import ZERO, Length, inches, millimetres
-from ablebox.core.project.tree import first_boards, new_project
+from ablebox.core.project.tree import Project, first_boards, new_project
+from ablebox.core.room.reading import Reading
 from ablebox.core.shop.made import Made
 from ablebox.core.snags.every import snags
 from ablebox.core.stock import Rack, Saw, SheetGoods
@@ -137,7 +142,7 @@ class WorkedByHand(unittest.TestCase):
         bought = dict(built(True, fit=Overlay(), face=Stack((D, D), (None, None))).hardware)
         self.assertEqual(bought["side-mount slides 22 in, pairs"], 2)
         self.assertEqual(bought["packers 3/4 in thick behind the left stile"], 2)
-        self.assertEqual(bought["pulls or knobs"], 4)  # over 24 in wide: two each
+        self.assertEqual(bought["pulls, holes 96 mm apart"], 4)  # over 24 in wide: two each, a third of half of it
         self.assertEqual(bought["screws for drawer fronts 1 in"], 8)
 
     @rows((inches(30), 5.0, 2), (inches(30), 15.0, 4), (inches(50), 5.0, 3), (inches(70), 25.0, 5))
@@ -224,6 +229,10 @@ class Faces(unittest.TestCase):
         self.assertIn(words, str(caught.exception))
 
 
+def _codes(project: Project) -> list[str]:
+    return [snag.code for snag in snags(Made(project))]
+
+
 class Snags(unittest.TestCase):
     def found(self, code: str, inside: Any = None, **fronts: Any) -> list[Any]:
         project = sound()
@@ -251,6 +260,65 @@ class Snags(unittest.TestCase):
         codes = [snag.code for snag in snags(Made(project.with_case(case)))]
         self.assertIn("drawer.racks", codes)
         self.assertIn("drawer.low", codes)
+
+    def test_pulls_and_what_is_beside_them(self) -> None:
+        """Hinges 1/8 in apart, pulls standing out 1 1/4 in each: neither pair opens square (common practice)."""
+        back_to_back = Line((Door("right"), Door("left")), (None, None))
+        self.assertTrue(self.found("opening.doors", face=back_to_back))
+        apart = Line((Door("left"), Door("right")), (None, None))
+        self.assertEqual(self.found("opening.doors", face=apart), [])
+        flat = Pulls("none")
+        self.assertEqual(self.found("opening.doors", face=back_to_back, pulls=flat), [])
+        beside = Line((Door("right"), Stack((D, D), (None, inches(8)))), (inches(10), None))
+        (snag,) = self.found("opening.drawer", face=beside)
+        assert snag.fix is not None
+        assert snag.fix.project is not None
+        self.assertNotIn("opening.drawer", [s.code for s in snags(Made(snag.fix.project))])
+
+    def test_pull_outs_pass_an_open_door(self) -> None:
+        """Inset doors of 23/32 stand in the opening by it and their gap, slides keep the shelf only 1/2 in away."""
+        tight, wide = (Bay((PullOut(2, inches(slide), setback=inches(1)),)) for slide in ("1/2", "7/8"))
+        self.assertTrue(self.found("opening.pull-out", tight, fit=Inset()))
+        self.assertEqual(self.found("opening.pull-out", wide, fit=Inset()), [])
+        self.assertEqual(self.found("opening.pull-out", tight), [])
+
+    def test_the_mouth_before_a_door(self) -> None:
+        project = sound()
+        mouth = replace(project.alcove, mouth=Reading("mouth", inches(28)))
+        case = replace(project.cases[0], follows=False, width=inches(27))
+        self.assertIn("opening.wall", _codes(replace(project.with_case(case), alcove=mouth)))
+        case = replace(case, width=inches(24))
+        self.assertNotIn("opening.wall", _codes(replace(project.with_case(case), alcove=mouth)))
+
+    def test_pulls_stand_where_hands_look_for_them(self) -> None:
+        """Near the upper end of a base case's doors, the lower end of a wall case's, about 42 in up a tall door."""
+        pulls = Pulls(apart=inches(3), end=inches(2))
+        for kick, height, from_below, from_above in (
+            (NotchedKick(), "34 1/2", None, inches(2) + inches(3)), (Hung(), "30", inches(2), None),
+            (NotchedKick(), "84", None, None),
+        ):  # fmt: skip
+            case = Case("A", kick=kick, height=inches(height), edging="", fronts=FaceFronts(making=BARE, pulls=pulls))
+            door = build(case, RACK, UNITS).part("door.left")
+            (holes,) = [h for h in door.holes if h.name == "pull screws"]
+            low = holes.centres[0][2]
+            if height == "84":
+                self.assertEqual(Length(low), inches(42) - inches("1 1/2"))
+            if from_below is not None:
+                self.assertEqual(Length(low - door.box.low[2]), from_below)
+            if from_above is not None:
+                self.assertEqual(Length(door.box.high[2] - low), from_above)
+
+    def test_one_front_of_its_own_making(self) -> None:
+        """A glazed door above plain ones; its sums name its own choices, and its cups its own stile."""
+        glazed = FramePanel(stile=inches(2), groove=inches("1/2"))
+        face = Stack((Door("left", glazed), Door("left")), (None, None))
+        assembly = built(face=face)
+        self.assertEqual(check(assembly), [])
+        self.assertEqual({p.role for p in assembly.parts if p.role.startswith("door")},
+                         {"door.1.stile.left", "door.1.stile.right", "door.1.rail.top", "door.1.rail.bottom",
+                          "door.1.panel", "door.2"})  # fmt: skip
+        (snag,) = self.found("hinge.groove", face=face)
+        self.assertEqual(snag.key, "A/fronts.face.cells.0.making.stile")
 
     def test_heavy_doors_take_more_hinges(self) -> None:
         project = sound()

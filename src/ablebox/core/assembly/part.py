@@ -88,6 +88,7 @@ class Holes:
         diameter: of each hole.
         depth: of each hole.
         centres: points in the case's space, in ticks; the coordinate across the face is ignored.
+        pairs: whether each two of them hold one thing, as the screws of a bar pull do.
     """
 
     name: str
@@ -95,6 +96,7 @@ class Holes:
     diameter: Length
     depth: Length
     centres: tuple[tuple[int, int, int], ...]
+    pairs: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -205,6 +207,7 @@ class FrontSpace:
         opening: the same of the opening behind it.
         width: of the front.
         height: of the front.
+        hinges: where it is hinged: ``left``, ``right``, ``both`` for a pair; empty for what does not swing sideways.
     """
 
     path: str
@@ -214,6 +217,7 @@ class FrontSpace:
     opening: tuple[Length, Length, Length, Length]
     width: Reckoned
     height: Reckoned
+    hinges: str = ""
 
 
 @dataclass(frozen=True, slots=True)

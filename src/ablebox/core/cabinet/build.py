@@ -11,6 +11,7 @@ from ..assembly.part import Assembly, Placed
 from ..assembly.solid import volume_left
 from ..case import cutouts, sides
 from ..case.base_frame import BaseFrame
+from ..case.base_hung import Hung
 from ..case.extra.apply import worked
 from ..case.frame.face_frame import FaceFrame
 from ..case.inside.fill import check_channels, fill
@@ -65,7 +66,7 @@ def build(
         layout = of_face if of_face.dividers else layout
     work.add(case.frame.build(shell, lines, layout))
     before = tuple(work.parts)
-    fronts = case.fronts.build(shell, lines, case.frame, tuple(inside.bays), before)
+    fronts = case.fronts.build(shell, lines, case.frame, tuple(inside.bays), before, isinstance(case.kick, Hung))
     _keep_apart(shell, before, fronts)
     work.add(fronts)
     work.add(case.counter.build(shell, _before_the_face(fronts)))

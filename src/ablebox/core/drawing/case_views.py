@@ -87,12 +87,25 @@ def _front_of(drawing: Drawing, part: Placed, hot: str, wide: float) -> None:
     pattern = ("grain-y" if part.axes[0] == 2 else "grain-x") if face_on else "plies-x" if part.axes[2] == 2 else ""
     fill = "wood" if face_on else "wood-edge"
     drawing.add(Area(x0, y0, x1 - x0, y1 - y0, fill, "ink", 1.1, pattern, hot))
+    if part.stands == "front":
+        drawing.add(*pulls_of(part))
     if part.stands == "front" and part.hand is not Hand.NONE:
         hinge, free = (x0, x1) if part.hand is Hand.LEFT else (x1, x0)
         middle = (y0 + y1) / 2
         drawing.add(Path(((free, y0), (hinge, middle), (free, y1)), "grain", 0.8, True))
-        pull = free + (24 if part.hand is Hand.RIGHT else -24)
-        drawing.add(Circle(pull, y1 - 90, 6, "ink", ""))
+
+
+def pulls_of(part: Placed) -> list[Circle | Path]:
+    """Return the pulls on a front as seen from before it: a bar from screw to screw, or a knob."""
+    found: list[Circle | Path] = []
+    for holes in part.holes:
+        if holes.name != "pull screws":
+            continue
+        points = [(Length(x).mm, Length(z).mm) for x, _, z in holes.centres]
+        bars = list(zip(points[::2], points[1::2], strict=False)) if holes.pairs else []
+        found += [Path(bar, "ink", 3.0) for bar in bars]
+        found += [] if holes.pairs else [Circle(x, z, 8, "ink", "") for x, z in points]
+    return found
 
 
 def _door_dimensions(made: Made, drawing: Drawing, assembly: Assembly) -> None:

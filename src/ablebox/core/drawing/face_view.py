@@ -11,11 +11,9 @@ from ..assembly.part import Assembly, FrontSpace, Hand, Placed
 from ..fronts.face import FaceTree, Line, Stack
 from ..lengths import TICKS_PER_MM
 from ..shop.made import Made
-from .case_views import codes_by_role, stands
+from .case_views import codes_by_role, pulls_of, stands
 from .cut_through import cut_part
 from .shapes import Area, Circle, Dimension, Drawing, Label, Path, Shape
-
-_PULL = 6.0
 
 
 def _mm(ticks: int) -> float:
@@ -92,6 +90,7 @@ def _hardware(drawing: Drawing, assembly: Assembly, space: FrontSpace) -> None:
     x0, x1, z0, z1 = (edge.mm for edge in space.front)
     parts = [p for p in assembly.parts if p.stands == "front" and _tag_of(p) == space.tag]
     for part in parts:
+        drawing.add(*pulls_of(part))
         for holes in part.holes:
             if holes.name == "hinge cups":
                 for x, _, z in holes.centres:
@@ -106,12 +105,6 @@ def _hardware(drawing: Drawing, assembly: Assembly, space: FrontSpace) -> None:
         for a, b, hand in spans:
             hinge, free = (a, b) if hand is Hand.LEFT else (b, a)
             drawing.add(Path(((free, z0), (hinge, (z0 + z1) / 2), (free, z1)), "grain", 0.8, True))
-            drawing.add(Circle(free + (26 if hand is Hand.RIGHT else -26), max(z0 + 40, z1 - 90), _PULL, "ink", ""))
-    elif space.words == "drawer":
-        pulls = (0.5,) if x1 - x0 <= 610 else (0.25, 0.75)
-        for share in pulls:
-            at = x0 + (x1 - x0) * share
-            drawing.add(Path(((at - 40, (z0 + z1) / 2), (at + 40, (z0 + z1) / 2)), "ink", 3.0))
     elif space.words == "flap":
         up = any("up" in part.name for part in parts)
         hinge, free = (z1, z0) if up else (z0, z1)

@@ -32,9 +32,10 @@ from .drawer.slides import SideMount, Slides
 from .edges import Edges
 from .fit.full_overlay import FullOverlay
 from .hinges import CupHinge
-from .making.choice import DrawerMaking, Fit, Making
+from .making.choice import Fit, Making, OwnMaking
 from .making.same import LikeDoors
 from .making.slab import Slab
+from .pulls import Pulls
 
 Cell = Pair | Door | Drawer | FalseFront | Flap | OpenCell
 
@@ -94,21 +95,42 @@ class FaceFronts:
         hinge: the hinges.
         box: drawer boxes.
         slides: drawer slides.
+        pulls: pulls and knobs.
     """
 
     fit: Fit = field(default_factory=FullOverlay)
     making: Making = field(default_factory=Slab)
-    drawer_fronts: DrawerMaking = field(default_factory=LikeDoors)
+    drawer_fronts: OwnMaking = field(default_factory=LikeDoors)
     face: FaceTree = field(default_factory=Pair)
     hinge: CupHinge = field(default_factory=CupHinge)
     box: DrawerBox = field(default_factory=DrawerBox)
     slides: Slides = field(default_factory=SideMount)
+    pulls: Pulls = field(default_factory=Pulls)
 
     @property
     def words(self) -> str:
         """The fronts in a few words."""
         what = "fronts" if isinstance(self.face, (Stack, Line)) else self.face.words
         return f"{what}, {self.fit.words}"
+
+    def hinged_makings(self) -> list[tuple[str, Making]]:
+        """Return how hinged fronts are made, each way once, with its place in the design."""
+        found = {"fronts.making": self.making}
+        used = set()
+
+        def walk(tree: FaceTree, path: str) -> None:
+            if isinstance(tree, (Stack, Line)):
+                for i, cell in enumerate(tree.cells):
+                    walk(cell, f"{path}.cells.{i}")
+            elif isinstance(tree, (Door, Pair)):
+                if isinstance(tree.making, LikeDoors):
+                    used.add("fronts.making")
+                else:
+                    found[f"{path}.making"] = tree.making
+                    used.add(f"{path}.making")
+
+        walk(self.face, "fronts.face")
+        return [(path, making) for path, making in found.items() if path in used]
 
     def areas(
         self, shell: Shell, lines: Lines, frame: FaceFrame | Frameless
@@ -141,6 +163,7 @@ class FaceFronts:
         frame: FaceFrame | Frameless,
         bays: tuple[BaySpace, ...],
         parts: tuple[Placed, ...],
+        hung: bool,
     ) -> Work:
         """Return all fronts.
 
@@ -149,17 +172,21 @@ class FaceFronts:
         """
         cells, _, work = self.areas(shell, lines, frame)
         back = shell.front + lines.clear_depth.length
-        low = self.making if isinstance(self.drawer_fronts, LikeDoors) else self.drawer_fronts
-        context = FaceContext(
-            Edges(shell, lines, frame), self.fit, self.making, low, self.hinge, self.box, self.slides, bays, parts, back
-        )
+        context = FaceContext(Edges(shell, lines, frame), self.fit, self.making, self.drawer_fronts, self.pulls, hung,
+                              self.hinge, self.box, self.slides, bays, parts, back)  # fmt: skip
         for area, cell in cells:
             work.add(cell.build(context, area))
             edges = (area.x, area.x + area.width.length, area.z, area.z + area.height.length)
             work.fronts.append(
-                FrontSpace(area.path, area.tag, cell.words, edges, area.opening, area.width, area.height)
+                FrontSpace(area.path, area.tag, cell.words, edges, area.opening, area.width, area.height, _hinges(cell))
             )
         return work
+
+
+def _hinges(cell: Cell) -> str:
+    if isinstance(cell, Door):
+        return cell.hung
+    return "both" if isinstance(cell, Pair) else ""
 
 
 def _divide(tree: FaceTree, area: Area, edges: Edges, fit: Fit, cells: list[tuple[Area, Cell]], work: Work) -> Layout:

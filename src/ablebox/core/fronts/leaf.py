@@ -25,6 +25,7 @@ class Leaf:
         lip: how far it stands inside its opening, its edges rabbeted away.
         hand: which hand it is.
         level: whether its grain runs level, as on drawer fronts.
+        made: where the choice of how it is made stands in the design.
     """
 
     role: str
@@ -37,3 +38,4 @@ class Leaf:
     lip: Length
     hand: Hand = Hand.NONE
     level: bool = False
+    made: str = "fronts.making"

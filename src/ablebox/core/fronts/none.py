@@ -24,6 +24,7 @@ class NoFronts:
         frame: FaceFrame | Frameless,
         bays: tuple[BaySpace, ...],
         parts: tuple[Placed, ...],
+        hung: bool,
     ) -> Work:
         """Add nothing."""
         return Work()

@@ -4,6 +4,7 @@
 from __future__ import annotations
 
 from ..fronts.face import FaceFronts
+from ..fronts.pulls import CENTRES
 from ..lengths import Length, inches, millimetres
 from ..shop.made import Made
 from ..units import System
@@ -12,8 +13,6 @@ from .pdf_canvas import PdfCanvas
 _POINTS = 72 / 25.4
 _LETTER, _A4 = (612.0, 792.0), (595.28, 841.89)
 _EDGE = 40.0
-#: Hole centres of pulls: 3 in, 96, 128 and 160 mm (common practice).
-PULLS = (inches(3), millimetres(96), millimetres(128), millimetres(160))
 
 
 def drilling(made: Made) -> bytes:
@@ -69,7 +68,7 @@ class _Page:
         """Pairs of holes for pulls, one below the other."""
         self._start("Pulls, centre to centre")
         y = _EDGE + 100
-        for apart in PULLS:
+        for apart in CENTRES:
             middle, half = self.size[0] / 2, apart.mm / 2 * _POINTS
             self.canvas.polyline([(middle - half - 30, y), (middle + half + 30, y)], "quiet", 0.6, True)
             for x in (middle - half, middle + half):

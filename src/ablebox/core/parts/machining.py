@@ -77,6 +77,7 @@ class HoleRow:
         across: the line they stand on.
         edge: the edge from which ``at`` is measured.
         at: centres, nearest first.
+        through: whether they go right through.
     """
 
     name: str
@@ -86,6 +87,7 @@ class HoleRow:
     across: Stretch
     edge: Face
     at: tuple[Length, ...]
+    through: bool = False
 
     @property
     def pitch(self) -> Length | None:
@@ -159,6 +161,7 @@ def _rows(part: Placed, holes: Holes) -> list[HoleRow]:
             across=_stretch(part, across, line, line),
             edge=_FACES[(along, -1)],
             at=tuple(Length(at - low) for at in sorted(centres)),
+            through=holes.depth >= part.thickness.length,
         )
         for line, centres in sorted(lines.items())
     ]

@@ -105,10 +105,17 @@ def _fronts_to_2(fronts: dict[str, Any]) -> dict[str, Any]:
         "fit": fit,
         "making": making,
         "drawer_fronts": {"school": "like-doors"},
-        "face": {"school": "pair"},
+        "face": {"school": "pair", "making": {"school": "like-doors"}},
         **old,
         "box": box,
         "slides": slides,
+        "pulls": {
+            "kind": "bar",
+            "apart": None,
+            "out": "1 1/4 in",
+            "edge": "1 1/8 in",
+            "end": "2 1/2 in",
+        },
     }
 
 

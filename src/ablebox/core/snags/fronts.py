@@ -4,9 +4,9 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import replace
 
 from ..assembly.part import Assembly, Placed
+from ..cabinet.inside_edits import put
 from ..fronts.face import FaceFronts
 from ..fronts.hinges import hinge_count
 from ..fronts.making.frame_panel import FramePanel
@@ -26,26 +26,22 @@ _LOW_BOX = inches("2 1/2")
 
 def cups_meet_grooves(made: Made) -> Iterator[Snag]:
     """The cup must clear the panel's groove: distance + cup <= stile - groove (common practice)."""
+    write, step = made.units.write, made.units.step.ticks
     for case in made.project.cases:
         fronts = case.fronts
-        if not isinstance(fronts, FaceFronts) or not isinstance(fronts.making, FramePanel):
-            continue
-        assembly = made.assembly(case.letter)
-        if not any(holes.name == "hinge cups" for part in assembly.parts for holes in part.holes):
-            continue
-        need = fronts.hinge.edge + fronts.hinge.cup
-        have = fronts.making.stile - fronts.making.groove
-        if need <= have:
-            continue
-        write, step = made.units.write, made.units.step.ticks
-        wider = Length(-(-(need + fronts.making.groove).ticks // step) * step)
-        text = (
-            f"{case.letter}: hinge cups reach {write(need)} into the stiles, their wood ends at {write(have)} before the "
-            f"panel's groove; make the stiles {write(wider)} wide, or the groove shallower."
-        )
-        mended = replace(case, fronts=replace(fronts, making=replace(fronts.making, stile=wider)))
-        fix = Fix(f"Make the stiles {write(wider)} wide", made.project.with_case(mended))
-        yield Snag("hinge.groove", Level.STOP, text, case.letter, f"{case.letter}/fronts.making.stile", fix)
+        for path, making in fronts.hinged_makings() if isinstance(fronts, FaceFronts) else ():
+            if not isinstance(fronts, FaceFronts) or not isinstance(making, FramePanel):
+                continue
+            need, have = fronts.hinge.edge + fronts.hinge.cup, making.stile - making.groove
+            if need <= have:
+                continue
+            wider = Length(-(-(need + making.groove).ticks // step) * step)
+            text = (
+                f"{case.letter}: hinge cups reach {write(need)} into the stiles, their wood ends at {write(have)} before "
+                f"the panel's groove; make the stiles {write(wider)} wide, or the groove shallower."
+            )
+            fix = Fix(f"Make the stiles {write(wider)} wide", made.project.with_case(put(case, f"{path}.stile", wider)))
+            yield Snag("hinge.groove", Level.STOP, text, case.letter, f"{case.letter}/{path}.stile", fix)
 
 
 def cups_from_the_edge(made: Made) -> Iterator[Snag]:

@@ -17,7 +17,7 @@ from .words import Words
 
 _LABELS = {
     "left": "left stile", "right": "right stile", "hinge": "hinges", "joint": "joint", "fit": "fit", "making": "made as",
-    "slides": "slides", "box": "drawer boxes", "drawer_fronts": "drawer fronts",
+    "slides": "slides", "box": "drawer boxes", "drawer_fronts": "drawer fronts", "pulls": "pulls",
 }  # fmt: skip
 #: Fields that are edited on a drawing, not in a form.
 _DRAWN = {"face"}
@@ -114,7 +114,7 @@ class SchoolForm:
         for code, text in rows:
             combo.addItem(text, code)
         combo.setCurrentIndex(max(0, combo.findData(value)))
-        combo.setFixedWidth(_FIELD_WIDTH + 30)
+        combo.setFixedWidth(_FIELD_WIDTH + 46)
         combo.setMinimumContentsLength(6)
         combo.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
         self._named(combo, where, words)

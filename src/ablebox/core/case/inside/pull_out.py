@@ -28,11 +28,13 @@ class PullOut:
         count: how many.
         slide: what each slide takes of the width.
         clear: kept free behind the slides.
+        setback: how far they stand back from the case's front, as behind inset doors.
     """
 
     count: int = count("pull-out shelves", 2, 12)
     slide: Length = size("slide clearance, each side", inches("1/2"))
     clear: Length = size("free behind the slides", inches("1/4"), zero=True)
+    setback: Length = size("set back from the front", ZERO, zero=True)
 
     words = "pull-out shelves"
 
@@ -48,13 +50,14 @@ class PullOut:
         if not self.count:
             return Work()
         shell, book = space.shell, space.shell.book
-        slide_length = longest_within(space.depth.length - self.clear, shell.units.system)
+        slide_length = longest_within(space.depth.length - self.setback - self.clear, shell.units.system)
         if slide_length is None:
             least = shell.units.write(SLIDE_LENGTHS[shell.units.system][0], True)
             raise shell.refuse("pull-out shelf", f"the shortest slides are {least} long", "Make the case deeper.")
         shell.need(
             shell.thickness.length - _HOLE_DEPTH, millimetres(1), "wood behind the slides' screws", "Use thicker stock."
         )
+        shell.need(self.setback, ZERO, "set back of the pull-out shelves", "Type 0 or more.")
         slide = book.chosen(self.slide, "slide clearance", f"{path}.slide")
         total = space.width - slide.times(2)
         for over, side, stile in ((space.frame_over[0], "left", 0), (space.frame_over[1], "right", 1)):
@@ -72,19 +75,21 @@ class PullOut:
         gaps = (high - low - t * self.count).share(self.count + 1)
         shell.need(gaps[-1], inches(2), "room between pull-out shelves", "Take fewer.")
         work = Work(sums=[slide, book.chosen(self.clear, "free behind the slides", f"{path}.clear")])
-        x = space.x + space.frame_over[0] + self.slide
+        if self.setback:
+            work.sums.append(book.chosen(self.setback, "set back from the front", f"{path}.setback"))
+        x, y = space.x + space.frame_over[0] + self.slide, space.front + self.setback
         z = low
         lines = []
         for i in range(self.count):
             z = z + gaps[i]
             work.parts.append(
                 Placed(f"{key}.{i + 1}", "pull-out shelf", shell.goods.code, length, width, shell.thickness, (0, 1, 2),
-                       (x, space.front, z), bands=shell.band(Face.FRONT), shows=Face.TOP)
+                       (x, y, z), bands=shell.band(Face.FRONT), shows=Face.TOP)
             )  # fmt: skip
             lines.append(z + t.share(2)[0])
             z = z + t
         far = slide_length - _FIRST
-        centres: list[tuple[Length, ...]] = [(ZERO, space.front + y, z) for y in (_FIRST, far) for z in lines]
+        centres: list[tuple[Length, ...]] = [(ZERO, y + along, z) for along in (_FIRST, far) for z in lines]
         work.bore(space.left, Face.RIGHT, "slide screws", _HOLE, _HOLE_DEPTH, centres)
         work.bore(space.right, Face.LEFT, "slide screws", _HOLE, _HOLE_DEPTH, centres)
         work.hardware.append((f"side-mount slides {shell.units.write(slide_length, True)}, pairs", self.count))

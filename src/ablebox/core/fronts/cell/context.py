@@ -15,7 +15,9 @@ from ..drawer.slides import Slides
 from ..edges import Edges
 from ..hinges import CupHinge
 from ..leaf import Leaf
-from ..making.choice import Fit, Making
+from ..making.choice import Fit, Making, OwnMaking
+from ..making.same import LikeDoors
+from ..pulls import Pulls
 
 
 @dataclass(frozen=True, slots=True)
@@ -27,6 +29,8 @@ class FaceContext:
         fit: how fronts meet them.
         making: how doors and flaps are made.
         drawer_making: how drawer fronts and false fronts are made.
+        pulls: the pulls.
+        hung: whether the case hangs on the wall.
         hinge: the hinges.
         box: drawer boxes.
         slides: drawer slides.
@@ -38,7 +42,9 @@ class FaceContext:
     edges: Edges
     fit: Fit
     making: Making
-    drawer_making: Making
+    drawer_making: OwnMaking
+    pulls: Pulls
+    hung: bool
     hinge: CupHinge
     box: DrawerBox
     slides: Slides
@@ -51,6 +57,20 @@ class FaceContext:
         """The case."""
         return self.edges.shell
 
+    def making_of(self, own: OwnMaking, area: Area, drawer: bool = False) -> tuple[Making, str]:
+        """Return how a front is made, and where that stands in the design.
+
+        Args:
+            own: what its cell says.
+            area: its place.
+            drawer: whether it is a drawer front or a false one.
+        """
+        if not isinstance(own, LikeDoors):
+            return own, f"{area.path}.making"
+        if drawer and not isinstance(self.drawer_making, LikeDoors):
+            return self.drawer_making, "fronts.drawer_fronts"
+        return self.making, "fronts.making"
+
     def back_of(self, making: Making) -> Length:
         """Return where the back face of a leaf stands: at the face, inside it, or in the opening by its lip."""
         if self.fit.inset:
@@ -59,12 +79,12 @@ class FaceContext:
 
     def leaf(
         self, area: Area, role: str, name: str, making: Making, *, x: Length | None = None, width: Reckoned | None = None,
-        hand: Hand = Hand.NONE, level: bool = False,
+        hand: Hand = Hand.NONE, level: bool = False, made: str = "fronts.making",
     ) -> Leaf:  # fmt: skip
         """Return a leaf that fills an area, or a part of its width."""
         return Leaf(
             area.role(role), name, area.x if x is None else x, area.z, width or area.width, area.height,
-            self.back_of(making), self.fit.lip, hand, level,
+            self.back_of(making), self.fit.lip, hand, level, made,
         )  # fmt: skip
 
     def behind(self, area: Area) -> BaySpace | None:

@@ -3,13 +3,15 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 
 from ...assembly.part import Hand
 from ...case.fields import check_names, one_of
 from ...case.shell import Work
 from ..area import Area
 from ..hanging import hang
+from ..making.choice import OwnMaking
+from ..making.same import LikeDoors
 from .context import FaceContext
 
 
@@ -19,9 +21,11 @@ class Door:
 
     Args:
         hung: at which side.
+        making: how it is made.
     """
 
     hung: str = one_of("hung at the", "left", {"left": "left", "right": "right"})
+    making: OwnMaking = field(default_factory=LikeDoors)
 
     words = "door"
 
@@ -35,20 +39,21 @@ class Door:
             SizeImpossible: if it has no size or cannot take its hinges.
         """
         hand = Hand.LEFT if self.hung == "left" else Hand.RIGHT
-        leaf = face.leaf(area, "door", f"door, {self.hung}", face.making, hand=hand)
-        work = face.making.build(face.shell, leaf)
+        making, made = face.making_of(self.making, area)
+        leaf = face.leaf(area, "door", f"door, {self.hung}", making, hand=hand, made=made)
+        work = making.build(face.shell, leaf)
         right = hand is Hand.RIGHT
         over = area.over[1 if right else 0]
         hang(
             face.shell,
             work,
             leaf,
-            face.making,
+            making,
             face.hinge,
             over,
             face.upright(area, right),
             face.fit.inset,
             face.edges.framed,
         )
-        work.hardware.append(("pulls or knobs", 1))
+        face.pulls.on_door(face.shell, work, making, leaf, face.hung)
         return work

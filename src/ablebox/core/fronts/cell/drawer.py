@@ -3,12 +3,12 @@
 
 Box width follows the opening, and the measured opening where there is one. Behind a face frame the
 opening is narrower than the case: packers fill (inside - opening) / 2 a side, flush with the frame
-(common practice). Drawers over about 24 in wide take two pulls, or they rack (common practice).
+(common practice).
 """
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 
 from ...assembly.part import Face
 from ...case.fields import optional_size
@@ -18,9 +18,10 @@ from ...case.slide_lengths import SLIDE_LENGTHS, longest_within
 from ...lengths import ZERO, Length, inches, millimetres
 from ...reckoning import Origin, leaf
 from ..area import Area
+from ..making.choice import OwnMaking
+from ..making.same import LikeDoors
 from .context import FaceContext
 
-_TWO_PULLS = inches(24)
 _FIRST, _LAST, _HOLE, _HOLE_DEPTH = millimetres(37), millimetres(50), millimetres(4), millimetres(9)
 
 
@@ -29,8 +30,11 @@ class Drawer:
     """Choices of a drawer.
 
     Args:
+        making: how its front is made.
         low: height of the box where it is lower than the opening, as behind the tall front of a pull-out.
     """
+
+    making: OwnMaking = field(default_factory=LikeDoors)
 
     low: Length | None = optional_size("box height", "as the opening")
 
@@ -43,8 +47,9 @@ class Drawer:
             SizeImpossible: if the opening takes no box, or no slide fits.
         """
         shell, book, box = face.shell, face.shell.book, face.box
-        front = face.leaf(area, "drawer-front", "drawer front", face.drawer_making, level=True)
-        work = face.drawer_making.build(shell, front)
+        making, made = face.making_of(self.making, area, drawer=True)
+        front = face.leaf(area, "drawer-front", "drawer front", making, level=True, made=made)
+        work = making.build(shell, front)
         role = area.role("drawer")
         bay = face.behind(area)
         if bay is None:
@@ -91,10 +96,10 @@ class Drawer:
             if gap and face.edges.framed:
                 work.hardware.append((f"packers {shell.units.write(gap, True)} thick behind the {name} stile", 1))
         work.hardware += face.slides.bought(shell, slide)
-        thick = face.drawer_making.thickness(shell).length
+        thick = making.thickness(shell).length
         screw = longest_screw(side.length, thick, shell.units.system)
         work.hardware.append((f"screws for drawer fronts {shell.units.write(screw, True)}", 4))
-        work.hardware.append(("pulls or knobs", 2 if area.width.length > _TWO_PULLS else 1))
+        face.pulls.on_front(shell, work, making, front)
         return work
 
     def _slides(

@@ -3,22 +3,31 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 
 from ...case.shell import Work
 from ..area import Area
+from ..making.choice import OwnMaking
+from ..making.same import LikeDoors
 from .context import FaceContext
 
 
 @dataclass(frozen=True, slots=True)
 class FalseFront:
-    """A fixed front."""
+    """Choices of a fixed front.
+
+    Args:
+        making: how it is made.
+    """
+
+    making: OwnMaking = field(default_factory=LikeDoors)
 
     words = "false front"
 
     def build(self, face: FaceContext, area: Area) -> Work:
         """Return the front."""
-        leaf = face.leaf(area, "false", "false front", face.drawer_making, level=True)
-        work = face.drawer_making.build(face.shell, leaf)
+        making, made = face.making_of(self.making, area, drawer=True)
+        leaf = face.leaf(area, "false", "false front", making, level=True, made=made)
+        work = making.build(face.shell, leaf)
         work.hardware.append(("clips for false fronts", 2))
         return work

@@ -3,11 +3,13 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 
 from ...case.fields import check_names, one_of
 from ...case.shell import Work
 from ..area import Area
+from ..making.choice import OwnMaking
+from ..making.same import LikeDoors
 from ..weight import weight
 from .context import FaceContext
 
@@ -20,9 +22,11 @@ class Flap:
 
     Args:
         way: whether it lifts up or drops down.
+        making: how it is made.
     """
 
     way: str = one_of("opens", "up", {"up": "upwards", "down": "downwards"})
+    making: OwnMaking = field(default_factory=LikeDoors)
 
     words = "flap"
 
@@ -31,14 +35,15 @@ class Flap:
 
     def build(self, face: FaceContext, area: Area) -> Work:
         """Return the flap, and count hinges and supports."""
-        leaf = face.leaf(area, "flap", f"flap, opens {self.way}", face.making, level=True)
-        work = face.making.build(face.shell, leaf)
+        making, made = face.making_of(self.making, area)
+        leaf = face.leaf(area, "flap", f"flap, opens {self.way}", making, level=True, made=made)
+        work = making.build(face.shell, leaf)
         kilograms = weight(face.shell.rack, work.parts)
         supports = 2 if kilograms > _HEAVY else 1
         words = "lift supports" if self.way == "up" else "flap stays"
         work.hardware += [
             ("hinges for flaps", 2 if area.width.length.mm < 900 else 3),
             (f"{words} for {kilograms:.1f} kg", supports),
-            ("pulls or knobs", 1),
         ]
+        face.pulls.on_front(face.shell, work, making, leaf, low=self.way == "up")
         return work

@@ -3,19 +3,27 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 
 from ...assembly.part import Hand
 from ...case.shell import Work
 from ...lengths import inches
 from ..area import Area
 from ..hanging import hang
+from ..making.choice import OwnMaking
+from ..making.same import LikeDoors
 from .context import FaceContext
 
 
 @dataclass(frozen=True, slots=True)
 class Pair:
-    """A pair of doors."""
+    """Choices of a pair of doors.
+
+    Args:
+        making: how they are made.
+    """
+
+    making: OwnMaking = field(default_factory=LikeDoors)
 
     words = "pair of doors"
 
@@ -26,6 +34,7 @@ class Pair:
             SizeImpossible: if a door has no size or cannot take its hinges.
         """
         shell = face.shell
+        making, where = face.making_of(self.making, area)
         gap = face.fit.in_pair(face.edges)
         both = area.width - gap
         shell.need(both.length, inches(4), "width of both doors", "Make the case wider or the gaps less.")
@@ -35,20 +44,20 @@ class Pair:
         right_x = area.x + area.width.length - width.length
         for hand, x, over in ((Hand.LEFT, area.x, area.over[0]), (Hand.RIGHT, right_x, area.over[1])):
             role = f"door.{hand.value}"
-            leaf = face.leaf(area, role, f"door, {hand.value}", face.making, x=x, width=width, hand=hand)
-            made = face.making.build(shell, leaf)
+            leaf = face.leaf(area, role, f"door, {hand.value}", making, x=x, width=width, hand=hand, made=where)
+            made = making.build(shell, leaf)
             right = hand is Hand.RIGHT
             hang(
                 shell,
                 made,
                 leaf,
-                face.making,
+                making,
                 face.hinge,
                 over,
                 face.upright(area, right),
                 face.fit.inset,
                 face.edges.framed,
             )
+            face.pulls.on_door(shell, made, making, leaf, face.hung)
             work.add(made)
-        work.hardware.append(("pulls or knobs", 2))
         return work

@@ -13,5 +13,5 @@ from .same import LikeDoors
 from .slab import Slab
 
 Making = Slab | FramePanel
-DrawerMaking = LikeDoors | Slab | FramePanel
+OwnMaking = LikeDoors | Slab | FramePanel
 Fit = FullOverlay | Overlay | HalfOverlay | Inset | Lipped

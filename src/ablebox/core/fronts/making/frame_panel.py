@@ -50,9 +50,13 @@ class FramePanel:
         """Return the role of the part the hinge cups are bored into."""
         return f"{leaf.role}.stile.{'right' if leaf.hand.value == 'right' else 'left'}"
 
-    def beside_cup(self, leaf: Leaf) -> Length | None:
-        """Return how wide the wood for a cup is: the stile up to its groove."""
-        return self.stile - self.groove
+    def free_role(self, leaf: Leaf) -> str:
+        """Return the role of the stile away from the hinges."""
+        return f"{leaf.role}.stile.{'left' if leaf.hand.value == 'right' else 'right'}"
+
+    def middle_role(self, leaf: Leaf) -> str:
+        """Return the role of the panel."""
+        return f"{leaf.role}.panel"
 
     def build(self, shell: Shell, leaf: Leaf) -> Work:
         """Return stiles, rails and panel.
@@ -88,10 +92,10 @@ class FramePanel:
         held = self.groove - self.clearance.share(2)[0]
         shell.need(held, millimetres(1), "what the groove holds of the panel", "Make it deeper or the clearance less.")
         key = leaf.role
-        stile = book.chosen(self.stile, "stile width", "fronts.making.stile")
-        rail = book.chosen(self.rail, "rail width", "fronts.making.rail")
-        groove = book.chosen(self.groove, "groove depth", "fronts.making.groove")
-        clearance = book.chosen(self.clearance, "clearance of the panel", "fronts.making.clearance")
+        stile = book.chosen(self.stile, "stile width", f"{leaf.made}.stile")
+        rail = book.chosen(self.rail, "rail width", f"{leaf.made}.rail")
+        groove = book.chosen(self.groove, "groove depth", f"{leaf.made}.groove")
+        clearance = book.chosen(self.clearance, "clearance of the panel", f"{leaf.made}.clearance")
         hole_w = book.named(leaf.width - stile.times(2), "between the stiles", f"{key}.hole/width")
         hole_h = book.named(leaf.height - rail.times(2), "between the rails", f"{key}.hole/height")
         for hole in (hole_w, hole_h):

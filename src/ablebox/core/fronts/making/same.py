@@ -1,5 +1,5 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""Drawer fronts made like the doors."""
+"""Made like the others: drawer fronts like the doors, and one front like the rest of its case."""
 
 from __future__ import annotations
 
@@ -8,6 +8,6 @@ from dataclasses import dataclass
 
 @dataclass(frozen=True, slots=True)
 class LikeDoors:
-    """Drawer fronts made like the doors."""
+    """Made like the others."""
 
-    words = "like the doors"
+    words = "like the others"

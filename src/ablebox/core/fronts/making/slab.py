@@ -36,9 +36,13 @@ class Slab:
         """Return the role of the part the hinge cups are bored into."""
         return leaf.role
 
-    def beside_cup(self, leaf: Leaf) -> Length | None:
-        """Return how wide the wood for a cup is, if it is less than the whole leaf."""
-        return None
+    def free_role(self, leaf: Leaf) -> str:
+        """Return the role of the part at the edge away from the hinges."""
+        return leaf.role
+
+    def middle_role(self, leaf: Leaf) -> str:
+        """Return the role of the part in its middle."""
+        return leaf.role
 
     def build(self, shell: Shell, leaf: Leaf) -> Work:
         """Return the slab.

@@ -1,0 +1,148 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Pulls and knobs: how many a front takes, where their holes go, and how far they stand out.
+
+Doors take theirs near the corner hands reach for: on base cases the upper one, on wall cases the
+lower one, on tall doors at about 42 in above the floor. Drawers over about 24 in wide take two, or
+they rack. A pull is about a third as wide as its drawer, in the hole distances pulls are sold in
+(all common practice).
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..assembly.part import Face, Holes
+from ..case.fields import check_names, one_of, optional_size, size
+from ..case.shell import Shell, Work
+from ..lengths import ZERO, Length, inches, millimetres
+from ..units import System
+from .leaf import Leaf
+from .making.choice import Making
+
+#: Hole centres of pulls: 3 in, 96, 128 and 160 mm (common practice).
+CENTRES = (inches(3), millimetres(96), millimetres(128), millimetres(160))
+TWO_PULLS = inches(24)
+_SCREW = {System.INCH: inches("3/16"), System.MM: millimetres(5)}
+#: Where a hand is, standing before a tall door.
+_HAND = inches(42)
+#: Wood that must be left beside a pull's screws.
+_LEAST = inches("1/2")
+#: A panel thinner than this gets a filler behind it, or the screws pull it in.
+_THIN = millimetres(12)
+
+
+@dataclass(frozen=True, slots=True)
+class Pulls:
+    """Choices of pulls.
+
+    Args:
+        kind: bar pulls on two screws, knobs on one, or none.
+        apart: hole centres of bar pulls; ``None`` to choose them by the front's width.
+        out: how far they stand out before the front.
+        edge: from the free edge of a door to the holes.
+        end: from the end of a door to the nearest hole.
+    """
+
+    kind: str = one_of("pulls", "bar", {"bar": "bar pulls", "knob": "knobs", "none": "none, push to open"})
+    apart: Length | None = optional_size("hole centres", "by width")
+    out: Length = size("stand out by", inches("1 1/4"), zero=True)
+    edge: Length = size("holes from the door's free edge", inches("1 1/8"))
+    end: Length = size("holes from the door's end", inches("2 1/2"))
+
+    words = "pulls"
+
+    def __post_init__(self) -> None:
+        check_names(self)
+
+    def on_door(self, shell: Shell, work: Work, making: Making, leaf: Leaf, hung: bool) -> None:
+        """Bore the holes of a door's pull and count it.
+
+        Args:
+            shell: the case.
+            work: the leaf's parts.
+            making: how it is made.
+            leaf: the door.
+            hung: whether the case hangs on the wall.
+
+        Raises:
+            SizeImpossible: if the door has no room for its holes.
+        """
+        if self.kind == "none":
+            work.hardware.append(("push latches", 1))
+            return
+        apart = self._apart(shell, CENTRES[0] * 3)
+        shell.need(leaf.width.length - self.edge, self.edge, "door width beside its pull", "Bring the pull nearer.")
+        # On a low door the pull moves to its middle.
+        end = min(self.end, (leaf.height.length - apart).share(2)[0])
+        shell.need(end, _LEAST, "door height above and below its pull", "Take shorter pulls, or knobs.")
+        right = leaf.hand.value == "right"
+        x = leaf.x + self.edge if right else leaf.x + leaf.width.length - self.edge
+        lowest, highest = leaf.z + end, leaf.z + leaf.height.length - end - apart
+        z = lowest if hung else min(highest, max(lowest, _HAND - apart.share(2)[0]))
+        centres = [(x, z)] if self.kind == "knob" else [(x, z), (x, z + apart)]
+        self._bore(shell, work, making.free_role(leaf), making, leaf, centres)
+        self._buy(shell, work, apart, 1)
+
+    def on_front(self, shell: Shell, work: Work, making: Making, leaf: Leaf, low: bool = False) -> None:
+        """Bore the holes of the pulls of a drawer front or a flap, and count them.
+
+        Args:
+            shell: the case.
+            work: the leaf's parts.
+            making: how it is made.
+            leaf: the front.
+            low: near its lower edge, as on a flap that lifts up, instead of in its middle.
+
+        Raises:
+            SizeImpossible: if it has no room for its holes.
+        """
+        if self.kind == "none":
+            work.hardware.append(("push latches", 1))
+            return
+        count = 2 if leaf.width.length > TWO_PULLS else 1
+        apart = self._apart(shell, leaf.width.length if count == 1 else leaf.width.length.share(2)[0])
+        shell.need(leaf.width.length - apart * count, _LEAST * 2, "front width beside its pulls", "Take knobs.")
+        quarters = leaf.width.length.share(4)
+        middles = [quarters[0], quarters[0] + quarters[1] + quarters[2]] if count == 2 else [quarters[0] + quarters[1]]
+        z = leaf.z + (self.edge if low else leaf.height.length.share(2)[0])
+        half = apart.share(2)[0]
+        centres = []
+        for middle in middles:
+            x = leaf.x + middle
+            centres += [(x, z)] if self.kind == "knob" else [(x - half, z), (x - half + apart, z)]
+        role = f"{leaf.role}.rail.bottom" if low and making.middle_role(leaf) != leaf.role else making.middle_role(leaf)
+        self._bore(shell, work, role, making, leaf, centres)
+        self._buy(shell, work, apart, count)
+
+    def _apart(self, shell: Shell, width: Length) -> Length:
+        """Return the hole centres chosen, or the widest sold that are no more than a third of a width."""
+        if self.kind == "knob":
+            return ZERO
+        if self.apart is not None:
+            return self.apart
+        sold = CENTRES if shell.units.system is System.INCH else CENTRES[1:]
+        return max((each for each in sold if each * 3 <= width), default=sold[0])
+
+    def _bore(
+        self, shell: Shell, work: Work, role: str, making: Making, leaf: Leaf, centres: list[tuple[Length, Length]]
+    ) -> None:
+        part = next(part for part in work.parts if part.role == role)
+        thick = part.thickness.length
+        at = tuple((x.ticks, 0, z.ticks) for x, z in centres)
+        work.holes.setdefault(role, []).append(
+            Holes("pull screws", Face.FRONT, _SCREW[shell.units.system], thick, at, self.kind == "bar")
+        )
+        if thick < _THIN and making.middle_role(leaf) == role:
+            filler = making.thickness(shell).length - thick
+            work.hardware.append((f"fillers {shell.units.write(filler, True)} thick behind pulls in thin panels", 1))
+
+    def _buy(self, shell: Shell, work: Work, apart: Length, count: int) -> None:
+        words = "knobs" if self.kind == "knob" else f"pulls, holes {_sold(shell, apart)} apart"
+        work.hardware.append((words, count))
+
+
+def _sold(shell: Shell, apart: Length) -> str:
+    """Return hole centres as they stand on the packet: in millimetres where no fraction is exact."""
+    inch = shell.units.system is System.INCH
+    exact = not inch or not shell.units.rounded(apart)[1]
+    return shell.units.write(apart, True) if exact else f"{apart.mm:g} mm"

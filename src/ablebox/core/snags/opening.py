@@ -1,0 +1,190 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Do fronts open: pulls beside walls and neighbours, drawers beside an open door, pull-outs behind one.
+
+On concealed hinges a door opened square stands with its face about where its edge was, and by its
+thickness less its overlay inside the opening; its pull stands out from there (common practice).
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import dataclass, replace
+from itertools import combinations
+
+from ..assembly.part import Assembly, FrontSpace, Placed
+from ..cabinet.inside_edits import at, put
+from ..case.base_hung import Hung
+from ..fronts.cell.door import Door
+from ..fronts.face import FaceFronts
+from ..lengths import ZERO, Length
+from ..shop.made import Made
+from .snag import Check, Fix, Level, Snag
+
+
+@dataclass(frozen=True, slots=True)
+class _Front:
+    """A front in the row of cases: where it lies, at which edges it is hinged, and where its pulls are."""
+
+    letter: str
+    space: FrontSpace
+    left: int
+    right: int
+    hung: bool
+    out: Length
+    pull: tuple[int, int] | None
+
+    @property
+    def words(self) -> str:
+        return f"{self.letter}'s {self.space.words}"
+
+    def beside(self, other: _Front) -> bool:
+        """Whether both are at one height, told in the same way."""
+        (a, b), (c, d) = self.space.front[2:], other.space.front[2:]
+        return self.hung == other.hung and a < d and c < b
+
+    def reaches(self, other: _Front) -> bool:
+        """Whether its pull is at the height of another front."""
+        if self.pull is None:
+            return False
+        return self.pull[0] < other.space.front[3].ticks and other.space.front[2].ticks < self.pull[1]
+
+
+def _fronts(made: Made) -> Iterator[_Front]:
+    x = 0
+    for case in made.project.cases:
+        assembly = made.assembly(case.letter)
+        fronts = case.fronts
+        if isinstance(fronts, FaceFronts) and not case.turned:
+            out = fronts.pulls.out if fronts.pulls.kind != "none" else ZERO
+            for space in assembly.fronts:
+                left, right = (x + edge.ticks for edge in space.front[:2])
+                hung = isinstance(case.kick, Hung)
+                yield _Front(case.letter, space, left, right, hung, out, _pull(assembly, space))
+        x += assembly.outside[0].length.ticks
+
+
+def _pull(assembly: Assembly, space: FrontSpace) -> tuple[int, int] | None:
+    """Return from where to where the pulls of a front reach, up and down."""
+    heights = [z for p in assembly.parts if _is_of(p, space) for h in p.holes if h.name == "pull screws"
+               for _, _, z in h.centres]  # fmt: skip
+    return (min(heights), max(heights) + 1) if heights else None
+
+
+def _is_of(part: Placed, space: FrontSpace) -> bool:
+    return part.stands == "front" and ".".join(s for s in part.role.split(".") if s.isdigit()) == space.tag
+
+
+def neighbours_in_the_way(made: Made) -> Iterator[Snag]:
+    """A door opened square, its pull against what stands beside its hinges."""
+    write = made.units.write
+    for one, two in combinations(_fronts(made), 2):
+        left, right = (one, two) if one.left < two.left else (two, one)
+        gap = right.left - left.right
+        if (
+            gap < 0
+            or not left.beside(right)
+            or (left.letter != right.letter and abs(ord(left.letter) - ord(right.letter)) > 1)
+        ):
+            continue
+        to_left = right.space.hinges in ("left", "both")
+        to_right = left.space.hinges in ("right", "both")
+        # Two pairs side by side are everyday; only a single door can be hung at its other side.
+        single = "left" in (left.space.hinges, right.space.hinges) or "right" in (left.space.hinges, right.space.hinges)
+        if to_left and to_right and single:
+            meet = left.pull and right.pull and left.pull[0] < right.pull[1] and right.pull[0] < left.pull[1]
+            need = left.out + right.out if meet else max(left.out, right.out)
+            if need.ticks > gap:
+                text = (
+                    f"{left.words} and {right.words} are hinged {write(Length(gap))} apart and their pulls need "
+                    f"{write(need)}: they do not both stand open square; hang one at its other side, or put a filler between."
+                )
+                yield Snag("opening.doors", Level.NOTE, text, left.letter, "", _other_side(made, left, right))
+        for door, other, turns in ((right, left, to_left), (left, right, to_right)):
+            pulled = other.space.words == "drawer"
+            if turns and pulled and door.out.ticks > gap and door.reaches(other):
+                text = (
+                    f"{door.words}, opened square, holds its pull {write(door.out)} before the drawer beside it, "
+                    f"{write(Length(gap))} are between: hang it at its other side, or keep in mind to close it first."
+                )
+                yield Snag("opening.drawer", Level.NOTE, text, door.letter, "", _other_side(made, door))
+
+
+def _other_side(made: Made, *doors: _Front) -> Fix | None:
+    """Return the fix that hangs the first of these that is a single door at its other side."""
+    for door in doors:
+        case = made.project.case(door.letter)
+        cell = at(case, door.space.path)
+        if isinstance(cell, Door):
+            other = "right" if cell.hung == "left" else "left"
+            turned = put(case, door.space.path, replace(cell, hung=other))
+            return Fix(f"Hang {door.letter}'s door at the {other}", made.project.with_case(turned))
+    return None
+
+
+def walls_in_the_way(made: Made) -> Iterator[Snag]:
+    """A door hinged beside the alcove's wall wants room for its pull, where a mouth says that the wall goes on before it."""
+    smallest, mouth, run = made.room.governing, made.room.mouth, made.run
+    inside = [case for case in made.project.cases if case.in_alcove]
+    if smallest is None or mouth is None or run is None or not inside:
+        return
+    narrowest = min(smallest.length, mouth.length)
+    write, spare = made.units.write, max(ZERO, narrowest - run.length).share(2)[0]
+    for case, side in ((inside[0], "left"), (inside[-1], "right")):
+        fronts, assembly = case.fronts, made.assembly(case.letter)
+        if not isinstance(fronts, FaceFronts) or fronts.pulls.kind == "none" or case.turned:
+            continue
+        for space in assembly.fronts:
+            if space.hinges not in (side, "both"):
+                continue
+            edge = space.front[0] if side == "left" else assembly.outside[0].length - space.front[1]
+            room = spare + edge
+            if room < fronts.pulls.out:
+                text = (
+                    f"{case.letter}: opened square, the pull of the door at the {side} wall needs {write(fronts.pulls.out)}, "
+                    f"there are {write(room)} before the mouth; put a filler there or take flatter pulls."
+                )
+                yield Snag("opening.wall", Level.WARN, text, case.letter, f"{case.letter}/fronts.pulls.out")
+                break
+
+
+def pull_outs_behind_doors(made: Made) -> Iterator[Snag]:
+    """A door opened square stands in the opening by its thickness less its overlay: a pull-out must pass it."""
+    write = made.units.write
+    for assembly in made.assemblies:
+        shelves = [p for p in assembly.parts if p.role.startswith("pull-out") and p.axes[2] == 2]
+        for space in assembly.fronts:
+            doors = [p for p in assembly.parts if _is_of(p, space) and p.role.startswith("door")]
+            if not space.hinges or not doors:
+                continue
+            thick = Length(doors[0].box.high[1] - doors[0].box.low[1])
+            low, high = space.opening[2:]
+            for shelf in shelves:
+                if not low.ticks <= shelf.box.low[2] < high.ticks:
+                    continue
+                hit = _in_the_door(space, shelf, thick)
+                if hit is None:
+                    continue
+                room, stands = hit
+                text = (
+                    f"{assembly.letter}: the open door stands {write(stands)} inside the opening and the pull-out passes "
+                    f"{write(room)} from its edge; give the pull-out's slides {write(stands - room)} more each side."
+                )
+                yield Snag("opening.pull-out", Level.STOP, text, assembly.letter, shelf.length.key)
+                break
+
+
+def _in_the_door(space: FrontSpace, shelf: Placed, thick: Length) -> tuple[Length, Length] | None:
+    """Return the room beside a pull-out and how far the open door stands into it, if it does not pass."""
+    left, right = space.opening[:2]
+    for side in ("left", "right"):
+        if space.hinges not in (side, "both"):
+            continue
+        over = left - space.front[0] if side == "left" else space.front[1] - right
+        room = Length(shelf.box.low[0]) - left if side == "left" else right - Length(shelf.box.high[0])
+        stands = max(ZERO, thick - over)
+        if room < stands and shelf.box.low[0] < right.ticks and shelf.box.high[0] > left.ticks:
+            return room, stands
+    return None
+
+
+CHECKS: tuple[Check, ...] = (pull_outs_behind_doors, neighbours_in_the_way, walls_in_the_way)
