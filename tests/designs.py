@@ -136,9 +136,10 @@ def random_face(rng: Random, depth: int = 2) -> Any:
         sizes: list[Any] = [None] * count
         if rng.random() < 0.3:
             sizes[rng.randrange(count)] = between(rng, 120, 300)
+        parts = tuple(rng.randint(1, 3) for _ in cells) if rng.random() < 0.3 else ()
         if rng.random() < 0.6:
-            return Stack(cells, tuple(sizes), between(rng, 0, 30) if rng.random() < 0.3 else ZERO)
-        return Line(cells, tuple(sizes))
+            return Stack(cells, tuple(sizes), between(rng, 0, 30) if rng.random() < 0.3 else ZERO, parts)
+        return Line(cells, tuple(sizes), parts)
     cell = _one(rng, "cell")
     if rng.random() < 0.2 and not isinstance(cell, OpenCell):
         cell = replace(cell, making=_making(rng))

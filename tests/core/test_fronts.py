@@ -12,7 +12,8 @@ from ablebox.core.assembly.check import check
 from ablebox.core.assembly.part import Assembly
 from ablebox.core.cabinet.build import build
 from ablebox.core.cabinet.design import Case
-from ablebox.core.cabinet.face_edits import cells, closed_by, divided, without
+from ablebox.core.cabinet.face_edits import cells, closed_by, divided, taking, without
+from ablebox.core.cabinet.inside_edits import at
 from ablebox.core.case.base_hung import Hung
 from ablebox.core.case.counter.sheet_top import SheetTop
 from ablebox.core.case.frame.face_frame import FaceFrame
@@ -201,6 +202,24 @@ class Faces(unittest.TestCase):
         wide, high = numbers["A/fronts/width"].length.ticks, numbers["A/fronts/height"].length.ticks
         self.assertEqual(max(s[1] for s in spaces) - min(s[0] for s in spaces), wide, f"seed {seed}")
         self.assertEqual(max(s[3] for s in spaces) - min(s[2] for s in spaces), high, f"seed {seed}")
+
+    def test_fronts_in_proportion(self) -> None:
+        """1 : 2 : 2 of a face, gaps taken off first, one of them set by hand in the second."""
+        three = Stack((D, D, D), (None, None, None), parts=(1, 2, 2))
+        assembly = built(face=three)
+        heights = [space.height.length.ticks for space in assembly.fronts]
+        numbers = {number.key: number.length.ticks for number in assembly.sums}
+        gaps = numbers["A/fronts/height"] - sum(heights)
+        self.assertEqual(gaps, 2 * inches("1/8").ticks)
+        self.assertEqual(heights[1], 2 * heights[0])
+        self.assertAlmostEqual(heights[2], heights[1], delta=5)
+        set_by_hand = built(face=replace(three, heights=(None, inches(6), None)))
+        first, _, last = (space.height.length.ticks for space in set_by_hand.fronts)
+        self.assertAlmostEqual(last, 2 * first, delta=3)
+        case = Case("A", fronts=FaceFronts(face=three))
+        self.assertEqual(at(divided(case, "fronts.face.cells.0", True)[0], "fronts.face").parts, (1, 1, 2, 2))
+        self.assertEqual(at(without(case, "fronts.face.cells.0")[0], "fronts.face").parts, (2, 2))
+        self.assertEqual(taking(replace(three, parts=(1, 2, 1)), 1, 1), ())
 
     def test_dividing_and_taking_away_end_where_they_began(self) -> None:
         case = Case("A", fronts=FaceFronts())

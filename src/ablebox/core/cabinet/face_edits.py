@@ -45,6 +45,10 @@ def divided(case: Case, path: str, stack: bool) -> tuple[Case, str]:
 
 
 def _with(old: Stack | Line, cells: tuple[FaceTree, ...], inserted: int) -> Stack | Line:
+    if old.parts:
+        parts = (*old.parts[:inserted], 1, *old.parts[inserted:])
+        old = replace(old, parts=())
+        return replace(_with(old, cells, inserted), parts=parts)
     if isinstance(old, Stack):
         return replace(old, cells=cells, heights=(*old.heights[:inserted], None, *old.heights[inserted:]))
     return replace(old, cells=cells, widths=(*old.widths[:inserted], None, *old.widths[inserted:]))
@@ -65,7 +69,15 @@ def without(case: Case, path: str) -> tuple[Case, str]:
     if all(size is not None for size in sizes):
         # Something must take up what the cell leaves.
         sizes = (*sizes[:-1], None)
-    return put(case, head, replace(old, cells=cells, **{name: sizes})), f"{head}.cells.{max(0, i - 1)}"
+    parts = tuple(part for n, part in enumerate(old.parts) if n != i)
+    return put(case, head, replace(old, cells=cells, parts=parts, **{name: sizes})), f"{head}.cells.{max(0, i - 1)}"
+
+
+def taking(division: Stack | Line, number: int, parts: int) -> tuple[int, ...]:
+    """Return how many parts each front of a division takes, one of them another number; empty where all take one."""
+    old = division.parts or (1,) * len(division.cells)
+    new = (*old[:number], parts, *old[number + 1 :])
+    return () if set(new) == {1} else new
 
 
 def closed_by(case: Case, path: str, cell: Cell) -> Case:

@@ -2,7 +2,7 @@
 """Shares a length out among bays or fronts and what stands between them.
 
 Equal shares: (L - (n - 1) between) / n, never L / n (common practice). Given sizes are kept, what
-is left is shared equally; the last share takes what cannot be shared, a few ticks, so that the
+is left is shared equally, or in proportion, so many parts each; the last share takes what cannot be shared, a few ticks, so that the
 sum is exact. Graduated shares each grow by a constant over the one before.
 """
 
@@ -23,6 +23,7 @@ def shares(
     words: str,
     where: str,
     step: Reckoned = NOTHING,
+    parts: tuple[int, ...] = (),
 ) -> list[Reckoned]:
     """Return the clear size of each share.
 
@@ -34,6 +35,7 @@ def shares(
         words: what one of them is called.
         where: place of the sizes in the design, such as ``inside.widths``.
         step: by how much each shared one is larger than the shared one before it.
+        parts: how many parts of what is left each one takes, given ones too; empty for one part each.
 
     Raises:
         SizeImpossible: if nothing is left for a share.
@@ -53,17 +55,20 @@ def shares(
             amount = shell.units.write(max(left.length, -left.length), True)
             raise shell.refuse(f"{words}s", f"the given sizes leave {amount} {over}", "Leave one of them to be shared.")
         return [given[i] for i in range(len(wanted))]
-    count = len(free)
-    steps = count * (count - 1) // 2
+    takes = [parts[i] if parts else 1 for i in free]
+    count = sum(takes)
+    steps = len(free) * (len(free) - 1) // 2
     base = left - step.times(steps) if step.length and steps else left
     remedy = "Make fewer, or the case larger."
     shell.need(base.length, _LEAST * count, f"what is left for the {words}s", remedy)
     found = dict(given)
     for n, i in enumerate(free[:-1]):
         name = f"{words} {i + 1}"
-        if n and step.length:
-            smallest = book.shared(base, count, f"the smallest {words}", f"{where}.smallest")
-            found[i] = book.named(smallest + step.times(n), name, f"{where}.{i}")
+        if takes[n] > 1 or (n and step.length):
+            label = f"the smallest {words}" if count == len(free) else f"one part of the {words}s"
+            one = book.shared(base, count, label, f"{where}.smallest")
+            more = one.times(takes[n])
+            found[i] = book.named(more + step.times(n) if step.length else more, name, f"{where}.{i}")
         else:
             found[i] = book.shared(base, count, name, f"{where}.{i}")
     last = left

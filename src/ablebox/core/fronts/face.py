@@ -40,6 +40,11 @@ from .pulls import Pulls
 Cell = Pair | Door | Drawer | FalseFront | Flap | OpenCell
 
 
+def _check_parts(parts: tuple[int, ...], count: int) -> None:
+    if parts and (len(parts) != count or not all(1 <= part <= 9 for part in parts)):
+        raise ValueError("each front takes 1 to 9 parts of what is left")
+
+
 @dataclass(frozen=True, slots=True)
 class Stack:
     """Cells above each other, the uppermost first.
@@ -48,17 +53,20 @@ class Stack:
         cells: in order.
         heights: of each front; ``None`` for an equal share of what is left.
         step: by how much each shared front is higher than the one above it.
+        parts: how many parts of what is left each takes; empty for one each.
     """
 
     cells: tuple[FaceTree, ...]
     heights: tuple[Length | None, ...]
     step: Length = size("each higher than the one above by", ZERO, zero=True)
+    parts: tuple[int, ...] = ()
 
     words = "above each other"
 
     def __post_init__(self) -> None:
         if not 2 <= len(self.cells) <= 16 or len(self.heights) != len(self.cells):
             raise ValueError("a stack has 2 to 16 cells, each with a height or none")
+        _check_parts(self.parts, len(self.cells))
 
 
 @dataclass(frozen=True, slots=True)
@@ -68,16 +76,19 @@ class Line:
     Args:
         cells: in order.
         widths: of each front; ``None`` for an equal share of what is left.
+        parts: how many parts of what is left each takes; empty for one each.
     """
 
     cells: tuple[FaceTree, ...]
     widths: tuple[Length | None, ...]
+    parts: tuple[int, ...] = ()
 
     words = "beside each other"
 
     def __post_init__(self) -> None:
         if not 2 <= len(self.cells) <= 12 or len(self.widths) != len(self.cells):
             raise ValueError("a line has 2 to 12 cells, each with a width or none")
+        _check_parts(self.parts, len(self.cells))
 
 
 FaceTree = Pair | Door | Drawer | FalseFront | Flap | OpenCell | Stack | Line
@@ -204,7 +215,9 @@ def _tag(area: Area, i: int) -> str:
 
 def _line(line: Line, area: Area, edges: Edges, fit: Fit, cells: list[tuple[Area, Cell]], work: Work) -> Layout:
     between = fit.between(edges, True)
-    widths = shares(edges.shell, area.width, between, line.widths, "front width", f"{area.path}.widths")
+    widths = shares(
+        edges.shell, area.width, between, line.widths, "front width", f"{area.path}.widths", parts=line.parts
+    )
     over = fit.over_mid(edges, True)
     work.sums += [between, *widths]
     x, last = area.x, len(widths) - 1
@@ -224,7 +237,9 @@ def _stack(stack: Stack, area: Area, edges: Edges, fit: Fit, cells: list[tuple[A
     shell = edges.shell
     between = fit.between(edges, False)
     step = shell.book.chosen(stack.step, "each higher by", f"{area.path}.step") if stack.step else NOTHING
-    heights = shares(shell, area.height, between, stack.heights, "front height", f"{area.path}.heights", step)
+    heights = shares(
+        shell, area.height, between, stack.heights, "front height", f"{area.path}.heights", step, stack.parts
+    )
     over = fit.over_mid(edges, False)
     work.sums += [between, *heights]
     z, last = area.z + area.height.length, len(heights) - 1

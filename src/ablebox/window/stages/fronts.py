@@ -5,11 +5,11 @@ from __future__ import annotations
 
 from functools import partial
 
-from PyQt6.QtWidgets import QComboBox, QGridLayout, QHBoxLayout, QPushButton, QVBoxLayout
+from PyQt6.QtWidgets import QComboBox, QGridLayout, QHBoxLayout, QPushButton, QSpinBox, QVBoxLayout
 
 from ...core.assembly.part import FrontSpace
 from ...core.cabinet.design import SCHOOLS, Case
-from ...core.cabinet.face_edits import cells, closed_by, divided, parent, without
+from ...core.cabinet.face_edits import cells, closed_by, divided, parent, taking, without
 from ...core.cabinet.inside_edits import at
 from ...core.cabinet.switching import SCHOOL_NAMES, schools_of, switched
 from ...core.drawing.case_views import section
@@ -251,6 +251,23 @@ class FrontsStage(Stage):
             row.addWidget(Words(number.label, 14), 1)
             column.addLayout(row)
 
+    def _parts(self, division: Stack | Line, path: str, number: int) -> QSpinBox:
+        """Return the field for how many parts of what is left a front takes."""
+        spin = QSpinBox()
+        spin.setObjectName(f"parts:{path}.{number}")
+        spin.setAccessibleName(f"parts front {number + 1} takes")
+        spin.setToolTip("how many parts of what is left it takes")
+        spin.setRange(1, 9)
+        spin.setSuffix(" ×")
+        spin.setKeyboardTracking(False)
+        spin.setValue(division.parts[number] if division.parts else 1)
+        spin.setFixedWidth(58)
+        words = f"front {number + 1} takes more or less of what is left"
+        spin.valueChanged.connect(
+            lambda parts: self.desk.put(self._letter, f"{path}.parts", taking(division, number, parts), words)
+        )
+        return spin
+
     def _division(self, column: QVBoxLayout, path: str) -> None:
         division = at(self._case, path)
         if not isinstance(division, (Stack, Line)):
@@ -258,17 +275,18 @@ class FrontsStage(Stage):
         stack = isinstance(division, Stack)
         column.addSpacing(8)
         column.addWidget(Words("Heights, from the top" if stack else "Widths, left to right", 15, True))
-        column.addWidget(Words("Empty shares what is left equally.", 13, colour="quiet"))
+        column.addWidget(Words("Empty shares what is left, so many parts each.", 13, colour="quiet"))
         for i in range(len(division.cells)):
             key = f"{self._letter}/{path}.{'heights' if stack else 'widths'}.{i}"
             sizes = division.heights if isinstance(division, Stack) else division.widths
             row = QHBoxLayout()
-            share = " (shared)" if sizes[i] is None else ""
             go = partial(self.desk.selection.select, cell=f"{path}.cells.{i}")
-            row.addWidget(LinkWords(f"front {i + 1}{share}", go, 14), 1)
+            row.addWidget(LinkWords(f"front {i + 1}", go, 14), 1)
             field = LengthField(self.desk, key, f"size of front {i + 1}", selects=False)
             field.setObjectName(f"tape:{key}")
             field.setFixedWidth(92)
+            if sizes[i] is None:
+                row.addWidget(self._parts(division, path, i))
             row.addWidget(field)
             column.addLayout(row)
         SchoolForm(self.desk, self._letter, column).add(path, division)
