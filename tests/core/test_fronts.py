@@ -38,6 +38,7 @@ from ablebox.core.fronts.fit.lipped import Lipped
 from ablebox.core.fronts.fit.overlay import Overlay
 from ablebox.core.fronts.hinges import CupHinge, hinge_count
 from ablebox.core.fronts.making.frame_panel import FramePanel
+from ablebox.core.fronts.making.rabbet_panel import RabbetPanel
 from ablebox.core.fronts.making.slab import Slab
 from ablebox.core.fronts.pulls import Pulls
 from ablebox.core.lengths import ZERO, Length, inches, millimetres
@@ -239,6 +240,7 @@ class Faces(unittest.TestCase):
         ({"inside": Columns((Bay(), Bay()), (None, None)), "fit": Inset()}, "would stand where the partition is"),
         ({"fit": Overlay(inches(1))}, "Make the overlay less"),
         ({"face": D, "slides": Undermount(), "box": DrawerBox("doors")}, "5/8 in at most"),
+        ({"making": FramePanel(stile=inches("1 1/2"))}, "the hinge cups would miss its wood"),
         ({"making": FramePanel(stile=inches("7 1/4"))}, "between the stiles"),
         ({"face": Stack((D, D), (inches(20), inches(20)))}, "too much"),
     )  # fmt: skip
@@ -266,6 +268,24 @@ class Snags(unittest.TestCase):
         assert snag.fix is not None
         assert snag.fix.project is not None
         self.assertNotIn("hinge.groove", [s.code for s in snags(Made(snag.fix.project))])
+
+    def test_glass_in_rabbets(self) -> None:
+        """Door 28 wide, stiles 2: rails 24; rabbets 3/8, 1/8 of clearance: glass 24 5/8 (common practice)."""
+        glazed = RabbetPanel(stile=inches(2), rail=inches(3))
+        assembly = built(
+            size=(30, 30, 12), fit=FullOverlay(inches(1), inches(1), inches(1)), making=glazed, face=Door()
+        )
+        self.assertEqual(assembly.part("door.rail.top").length.length, inches(24))
+        self.assertEqual(assembly.part("door.panel").width.length, inches("24 5/8"))
+        door, pane = assembly.part("door.stile.left").length.length, assembly.part("door.panel").length.length
+        self.assertEqual(door - pane, inches("5 3/8"))
+
+    def test_cup_and_glass(self) -> None:
+        """A glazed case: 2 in stile, 3/8 rabbet leave 41.3 mm for a 35 mm cup 5 mm in (common practice)."""
+        glazed = RabbetPanel(stile=inches(2))
+        self.assertEqual(self.found("hinge.groove", making=glazed), [])
+        (snag,) = self.found("hinge.groove", making=replace(glazed, rabbet=inches("1/2")))
+        self.assertIn("1 1/2 before the panel", snag.sentence)
 
     def test_hinge_and_shelf(self) -> None:
         low = Rows((Bay(), Bay()), (inches("3 1/4"), None), (ZERO,))

@@ -50,6 +50,15 @@ def _solid_parts(assembly: Assembly) -> list[Flaw]:
         for cut in part.cuts:
             if cut.box.volume <= 0 or box.meet(cut.box) != cut.box:
                 flaws.append(Flaw("stray", (part.role,), f"{cut.kind.value} {cut.name} is not inside {part.name}"))
+        for holes in part.holes:
+            across = [axis for axis in range(3) if axis != holes.face.axis]
+            reach = holes.diameter.ticks // 2
+            if any(
+                centre[axis] - reach < box.low[axis] or centre[axis] + reach > box.high[axis]
+                for centre in holes.centres
+                for axis in across
+            ):
+                flaws.append(Flaw("stray", (part.role,), f"{holes.name} are not inside {part.name}"))
     return flaws
 
 

@@ -73,10 +73,13 @@ def build(
     work.add(cutouts.cut(shell, case.cutouts, work.parts))
     check_channels(shell, work.cuts)
     parts = tuple(
-        replace(
-            part,
-            cuts=part.cuts + tuple(work.cuts.get(part.role, ())),
-            holes=part.holes + tuple(work.holes.get(part.role, ())),
+        _in_the_wood(
+            shell,
+            replace(
+                part,
+                cuts=part.cuts + tuple(work.cuts.get(part.role, ())),
+                holes=part.holes + tuple(work.holes.get(part.role, ())),
+            ),
         )
         for part in work.parts
     )
@@ -96,6 +99,26 @@ def build(
         bays=tuple(work.bays),
         fronts=tuple(work.fronts),
     )
+
+
+def _in_the_wood(shell: Shell, part: Placed) -> Placed:
+    """Return a part, refused where holes would miss it: a cup wider than its stile, a plate above a low partition.
+
+    Raises:
+        SizeImpossible: naming the holes.
+    """
+    for holes in part.holes:
+        reach = holes.diameter.ticks // 2
+        for centre in holes.centres:
+            for axis in range(3):
+                low, high = part.box.span(axis)
+                if axis != holes.face.axis and not low + reach <= centre[axis] <= high - reach:
+                    raise shell.refuse(
+                        part.name,
+                        f"the {holes.name} would miss its wood",
+                        "Make it larger, or move what is fixed to it.",
+                    )
+    return part
 
 
 def _before_the_face(fronts: Work) -> Length:

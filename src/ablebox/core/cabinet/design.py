@@ -65,6 +65,7 @@ from ..fronts.fit.inset_fit import Inset
 from ..fronts.fit.lipped import Lipped
 from ..fronts.fit.overlay import Overlay
 from ..fronts.making.frame_panel import FramePanel
+from ..fronts.making.rabbet_panel import RabbetPanel
 from ..fronts.making.same import LikeDoors
 from ..fronts.making.slab import Slab
 from ..fronts.none import NoFronts
@@ -102,7 +103,7 @@ SCHOOLS: dict[str, dict[str, type]] = {
     "fit": {
         "full-overlay": FullOverlay, "overlay": Overlay, "half-overlay": HalfOverlay, "inset": Inset, "lipped": Lipped,
     },
-    "making": {"slab": Slab, "frame-panel": FramePanel, "like-doors": LikeDoors},
+    "making": {"slab": Slab, "frame-panel": FramePanel, "rabbet-panel": RabbetPanel, "like-doors": LikeDoors},
     "cell": {
         "pair": Pair, "door": Door, "drawer": Drawer, "false-front": FalseFront, "flap": Flap, "empty": OpenCell,
     },

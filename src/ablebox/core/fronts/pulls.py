@@ -102,15 +102,18 @@ class Pulls:
         count = 2 if leaf.width.length > TWO_PULLS else 1
         apart = self._apart(shell, leaf.width.length if count == 1 else leaf.width.length.share(2)[0])
         shell.need(leaf.width.length - apart * count, _LEAST * 2, "front width beside its pulls", "Take knobs.")
+        role = making.middle_role(leaf)
+        if low and role != leaf.role:
+            role = f"{leaf.role}.rail.bottom"
+        part = next(part for part in work.parts if part.role == role)
         quarters = leaf.width.length.share(4)
         middles = [quarters[0], quarters[0] + quarters[1] + quarters[2]] if count == 2 else [quarters[0] + quarters[1]]
-        z = leaf.z + (self.edge if low else leaf.height.length.share(2)[0])
+        z = leaf.z + self.edge if low else Length((part.box.low[2] + part.box.high[2]) // 2)
         half = apart.share(2)[0]
         centres = []
         for middle in middles:
             x = leaf.x + middle
             centres += [(x, z)] if self.kind == "knob" else [(x - half, z), (x - half + apart, z)]
-        role = f"{leaf.role}.rail.bottom" if low and making.middle_role(leaf) != leaf.role else making.middle_role(leaf)
         self._bore(shell, work, role, making, leaf, centres)
         self._buy(shell, work, apart, count)
 

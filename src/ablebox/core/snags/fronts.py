@@ -9,7 +9,7 @@ from ..assembly.part import Assembly, Placed
 from ..cabinet.inside_edits import put
 from ..fronts.face import FaceFronts
 from ..fronts.hinges import hinge_count
-from ..fronts.making.frame_panel import FramePanel
+from ..fronts.making.slab import Slab
 from ..fronts.weight import weight
 from ..lengths import Length, inches, millimetres
 from ..shop.made import Made
@@ -30,15 +30,15 @@ def cups_meet_grooves(made: Made) -> Iterator[Snag]:
     for case in made.project.cases:
         fronts = case.fronts
         for path, making in fronts.hinged_makings() if isinstance(fronts, FaceFronts) else ():
-            if not isinstance(fronts, FaceFronts) or not isinstance(making, FramePanel):
+            if not isinstance(fronts, FaceFronts) or isinstance(making, Slab):
                 continue
-            need, have = fronts.hinge.edge + fronts.hinge.cup, making.stile - making.groove
+            need, have = fronts.hinge.edge + fronts.hinge.cup, making.stile - making.taken
             if need <= have:
                 continue
-            wider = Length(-(-(need + making.groove).ticks // step) * step)
+            wider = Length(-(-(need + making.taken).ticks // step) * step)
             text = (
                 f"{case.letter}: hinge cups reach {write(need)} into the stiles, their wood ends at {write(have)} before "
-                f"the panel's groove; make the stiles {write(wider)} wide, or the groove shallower."
+                f"the panel; make the stiles {write(wider)} wide, or let the panel reach in less."
             )
             fix = Fix(f"Make the stiles {write(wider)} wide", made.project.with_case(put(case, f"{path}.stile", wider)))
             yield Snag("hinge.groove", Level.STOP, text, case.letter, f"{case.letter}/{path}.stile", fix)

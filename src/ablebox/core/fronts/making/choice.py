@@ -9,9 +9,10 @@ from ..fit.inset_fit import Inset
 from ..fit.lipped import Lipped
 from ..fit.overlay import Overlay
 from .frame_panel import FramePanel
+from .rabbet_panel import RabbetPanel
 from .same import LikeDoors
 from .slab import Slab
 
-Making = Slab | FramePanel
-OwnMaking = LikeDoors | Slab | FramePanel
+Making = Slab | FramePanel | RabbetPanel
+OwnMaking = LikeDoors | Slab | FramePanel | RabbetPanel
 Fit = FullOverlay | Overlay | HalfOverlay | Inset | Lipped

@@ -42,6 +42,11 @@ class FramePanel:
 
     words = "frame and panel"
 
+    @property
+    def taken(self) -> Length:
+        """How far the panel reaches into the stiles."""
+        return self.groove
+
     def thickness(self, shell: Shell) -> Reckoned:
         """Return how thick it is."""
         return shell.rack.board_goods(self.boards).reckoned_thickness("front thickness", shell.units)
@@ -127,7 +132,7 @@ class FramePanel:
         work.parts.append(panel)
         self._grooves(work, leaf, panel.box, whole.box, (y + cheek, y + cheek + pane.length), (half, rest))
         if leaf.lip:
-            self._lip(shell, work, leaf, thick.length)
+            lip_frame(shell, work, leaf, thick.length)
         return work
 
     def _add(self, work: Work, leaf: Leaf, role: str, name: str, long: Reckoned, wide: Reckoned, thick: Reckoned,
@@ -192,13 +197,17 @@ class FramePanel:
             found.append((outer[0], y[0], outer[1], back - lip))
         return found
 
-    def _lip(self, shell: Shell, work: Work, leaf: Leaf, thick: Length) -> None:
-        """Rabbet the back all around: stiles along their outer edges, rails along theirs."""
-        shell.need(thick - leaf.lip, millimetres(3), "lip of the front", "Use thicker boards.")
-        low = (leaf.x.ticks, (leaf.back - thick).ticks, leaf.z.ticks)
-        high = ((leaf.x + leaf.width.length).ticks, leaf.back.ticks, (leaf.z + leaf.height.length).ticks)
-        for cut in lips(Box(low, high), leaf.lip):
-            for part in work.parts:
-                common = part.box.meet(cut.box)
-                if common.volume:
-                    work.cut(part.role, Cut(cut.kind, cut.name, common, cut.face))
+
+def lip_frame(shell: Shell, work: Work, leaf: Leaf, thick: Length) -> None:
+    """Rabbet the back of a frame all around: stiles along their outer edges, rails along theirs.
+
+    Raises:
+        SizeImpossible: if the boards are too thin for it.
+    """
+    shell.need(thick - leaf.lip, millimetres(3), "lip of the front", "Use thicker boards.")
+    low = (leaf.x.ticks, (leaf.back - thick).ticks, leaf.z.ticks)
+    high = ((leaf.x + leaf.width.length).ticks, leaf.back.ticks, (leaf.z + leaf.height.length).ticks)
+    for cut in lips(Box(low, high), leaf.lip):
+        for part in work.parts:
+            if part.box.meets(cut.box):
+                work.cut(part.role, Cut(cut.kind, cut.name, part.box.meet(cut.box), cut.face))
