@@ -314,6 +314,25 @@ class Fronts(UiCase):
             self.act("undo")
         self.assertNotIn("drawer front", self.names())
 
+    def test_parts_of_what_is_left_and_a_front_of_its_own(self) -> None:
+        self.press("split-above")
+        self.find(QSpinBox, "parts:fronts.face.1").setFocus()
+        QTest.keyClick(self.find(QSpinBox, "parts:fronts.face.1"), Qt.Key.Key_Up)
+        self.settle()
+        upper, lower = (self.number(f"A/fronts.face.heights.{i}").length for i in (0, 1))
+        self.assertLess(abs(lower.ticks - 2 * upper.ticks), 5)
+        self.click("face", "cell:fronts.face.cells.0")
+        for _ in range(3):
+            making = self.find(QComboBox, "form:fronts.face.cells.0.making")
+            making.setFocus()
+            QTest.keyClick(making, Qt.Key.Key_Down)
+            self.settle()
+        self.assertIn("door, left: panel", self.names())
+        self.assertIn("door, right", self.names())  # the lower pair stays as it was
+        for _ in range(4):
+            self.act("undo")
+        self.assertEqual(self.find(QSpinBox, "parts:fronts.face.1").value(), 1)
+
     def _drag_the_line_down(self) -> None:
         """Drag the line between drawer and doors down by 40 pixels: the drawer grows by whole 32nds."""
         view = self.find(FaceEditor, "face")

@@ -6,7 +6,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from PyQt6.QtGui import QPainter, QPaintEvent
-from PyQt6.QtWidgets import QHBoxLayout, QVBoxLayout, QWidget
+from PyQt6.QtWidgets import QHBoxLayout, QSizePolicy, QVBoxLayout, QWidget
 
 from ...core.drawing.wall_view import wall_view
 from ...core.paper.buying import cost, money
@@ -47,6 +47,9 @@ class Wall(QWidget):
         totals.setSpacing(2)
         self._sheets = Words("", 16, True, align="right")
         self._verdict = Words("", 13, False, "settled", "right")
+        for words in (self._sheets, self._verdict):
+            # In a narrow window the drawing gives way, not the numbers.
+            words.setSizePolicy(QSizePolicy.Policy.Minimum, QSizePolicy.Policy.Fixed)
         totals.addStretch(1)
         totals.addWidget(self._sheets)
         totals.addWidget(self._verdict)

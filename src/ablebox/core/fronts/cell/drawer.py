@@ -36,7 +36,7 @@ class Drawer:
 
     making: OwnMaking = field(default_factory=LikeDoors)
 
-    low: Length | None = optional_size("box height", "as the opening")
+    low: Length | None = optional_size("box height", "as it fits")
 
     words = "drawer"
 
