@@ -17,11 +17,12 @@ from ...case.shell import Shell, Work
 from ...lengths import Length, inches, millimetres
 from ...reckoning import Reckoned
 from ..leaf import Leaf
+from .framed import Framed
 from .slab import lips
 
 
 @dataclass(frozen=True, slots=True)
-class FramePanel:
+class FramePanel(Framed):
     """Choices of a frame and panel.
 
     Args:
@@ -47,18 +48,6 @@ class FramePanel:
         """How far the panel reaches into the stiles."""
         return self.groove
 
-    def thickness(self, shell: Shell) -> Reckoned:
-        """Return how thick it is."""
-        return shell.rack.board_goods(self.boards).reckoned_thickness("front thickness", shell.units)
-
-    def hinge_role(self, leaf: Leaf) -> str:
-        """Return the role of the part the hinge cups are bored into."""
-        return f"{leaf.role}.stile.{'right' if leaf.hand.value == 'right' else 'left'}"
-
-    def free_role(self, leaf: Leaf) -> str:
-        """Return the role of the stile away from the hinges."""
-        return f"{leaf.role}.stile.{'left' if leaf.hand.value == 'right' else 'right'}"
-
     def middle_role(self, leaf: Leaf) -> str:
         """Return the role of the panel."""
         return f"{leaf.role}.panel"
@@ -69,7 +58,7 @@ class FramePanel:
         Raises:
             SizeImpossible: if nothing is left for the panel, or the frame is too thin for its groove.
         """
-        book, boards = shell.book, shell.rack.board_goods(self.boards)
+        book = shell.book
         thick = self.thickness(shell)
         pane = shell.rack.sheet_goods(self.panel).reckoned_thickness("panel thickness", shell.units)
         cheek = (thick.length - pane.length).share(2)[0]
@@ -79,20 +68,7 @@ class FramePanel:
             f"wood beside the panel's groove in the {leaf.name}",
             "Use thicker boards or a thinner panel.",
         )
-        for wide, words in ((self.stile, "stile"), (self.rail, "rail")):
-            shell.need(
-                wide - self.groove,
-                millimetres(5),
-                f"wood beside the groove in the {words}",
-                "Make the groove shallower.",
-            )
-            if boards.board_for(wide) is None:
-                widest = shell.units.write(boards.widest, True)
-                raise shell.refuse(
-                    f"{words} of the {leaf.name}",
-                    f"no board of {boards.name} is wider than {widest}",
-                    "Make it narrower.",
-                )
+        self.check_boards(shell, leaf)
         shell.need(self.clearance, Length(0), "clearance of the panel", "Type 0 or more.")
         held = self.groove - self.clearance.share(2)[0]
         shell.need(held, millimetres(1), "what the groove holds of the panel", "Make it deeper or the clearance less.")

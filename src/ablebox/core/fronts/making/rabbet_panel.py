@@ -18,12 +18,13 @@ from ...lengths import Length, inches, millimetres
 from ...reckoning import Reckoned
 from ..leaf import Leaf
 from .frame_panel import lip_frame
+from .framed import Framed
 
 FASTENERS = {"dowel": "dowels", "pocket": "pocket screws"}
 
 
 @dataclass(frozen=True, slots=True)
-class RabbetPanel:
+class RabbetPanel(Framed):
     """Choices of a frame with a rabbeted panel.
 
     Args:
@@ -56,18 +57,6 @@ class RabbetPanel:
         """How far the panel reaches into the stiles."""
         return self.rabbet
 
-    def thickness(self, shell: Shell) -> Reckoned:
-        """Return how thick it is."""
-        return shell.rack.board_goods(self.boards).reckoned_thickness("front thickness", shell.units)
-
-    def hinge_role(self, leaf: Leaf) -> str:
-        """Return the role of the part the hinge cups are bored into."""
-        return f"{leaf.role}.stile.{'right' if leaf.hand.value == 'right' else 'left'}"
-
-    def free_role(self, leaf: Leaf) -> str:
-        """Return the role of the stile away from the hinges."""
-        return f"{leaf.role}.stile.{'left' if leaf.hand.value == 'right' else 'right'}"
-
     def middle_role(self, leaf: Leaf) -> str:
         """Return the role of the part a pull in the middle is screwed to: the upper rail, for the panel may be glass."""
         return f"{leaf.role}.rail.top"
@@ -86,16 +75,7 @@ class RabbetPanel:
         need(self.clearance, Length(0), "clearance of the panel", "Type 0 or more.")
         held = self.rabbet - self.clearance
         need(held, millimetres(1), "what the rabbet holds of the panel", "Make it wider or the clearance less.")
-        for wide, words in ((self.stile, "stile"), (self.rail, "rail")):
-            need(wide - self.rabbet, millimetres(5), f"wood beside the rabbet in the {words}", "Make it narrower.")
-            boards = shell.rack.board_goods(self.boards)
-            if boards.board_for(wide) is None:
-                widest = shell.units.write(boards.widest, True)
-                raise shell.refuse(
-                    f"{words} of the {leaf.name}",
-                    f"no board of {boards.name} is wider than {widest}",
-                    "Make it narrower.",
-                )
+        self.check_boards(shell, leaf)
         work = self._parts(shell, leaf, thick, pane)
         if leaf.lip:
             lip_frame(shell, work, leaf, thick.length)
