@@ -207,7 +207,8 @@ class FrontSpace:
         opening: the same of the opening behind it.
         width: of the front.
         height: of the front.
-        hinges: where it is hinged: ``left``, ``right``, ``both`` for a pair; empty for what does not swing sideways.
+        opens: how: ``left`` or ``right`` as it is hung, ``pair``, ``up``, ``down``, ``out`` for a drawer; empty if not.
+        roles: of the parts that make it up, a drawer's box included.
     """
 
     path: str
@@ -217,7 +218,22 @@ class FrontSpace:
     opening: tuple[Length, Length, Length, Length]
     width: Reckoned
     height: Reckoned
-    hinges: str = ""
+    opens: str
+    roles: frozenset[str]
+
+    def role(self, name: str) -> str:
+        """Return the role of one of its parts, such as ``drawer.2`` for the drawer of the second front."""
+        return f"{name}.{self.tag}" if self.tag else name
+
+    @property
+    def hinged(self) -> tuple[str, ...]:
+        """The sides at which it is hinged."""
+        return ("left", "right") if self.opens == "pair" else (self.opens,) if self.opens in ("left", "right") else ()
+
+    @property
+    def swings(self) -> bool:
+        """Whether it is a door or a pair of doors."""
+        return bool(self.hinged)
 
 
 @dataclass(frozen=True, slots=True)
@@ -245,6 +261,10 @@ class Assembly:
     hardware: tuple[tuple[str, int], ...] = ()
     bays: tuple[BaySpace, ...] = ()
     fronts: tuple[FrontSpace, ...] = ()
+
+    def parts_of(self, space: FrontSpace) -> list[Placed]:
+        """Return the parts of one front, a drawer's box included."""
+        return [part for part in self.parts if part.role in space.roles]
 
     def part(self, role: str) -> Placed:
         """Return the part with this role.

@@ -60,13 +60,13 @@ def build(
         work.add(school.build(shell, lines))
     inside, layout = fill(case.inside, _space(case, shell, lines, work))
     work.add(inside)
-    if isinstance(case.fronts, FaceFronts):
+    face = case.fronts.laid_out(shell, lines, case.frame) if isinstance(case.fronts, FaceFronts) else None
+    if face is not None and face.behind.dividers:
         # A divided face divides the frame; an undivided one leaves that to what stands behind it.
-        _, of_face, _ = case.fronts.areas(shell, lines, case.frame)
-        layout = of_face if of_face.dividers else layout
+        layout = face.behind
     work.add(case.frame.build(shell, lines, layout))
     before = tuple(work.parts)
-    fronts = case.fronts.build(shell, lines, case.frame, tuple(inside.bays), before, isinstance(case.kick, Hung))
+    fronts = face.build(tuple(inside.bays), before, isinstance(case.kick, Hung)) if face is not None else Work()
     _keep_apart(shell, before, fronts)
     work.add(fronts)
     work.add(case.counter.build(shell, _before_the_face(fronts)))

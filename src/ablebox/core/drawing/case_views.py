@@ -193,14 +193,14 @@ def stands(assembly: Assembly, axis: int) -> list[Area | Path | Circle]:
     return found
 
 
-def section(made: Made, letter: str, plane: int | None = None, pulled: str = "") -> Drawing:
+def section(made: Made, letter: str, plane: int | None = None, pulled: frozenset[str] = frozenset()) -> Drawing:
     """Return the case cut through from front to back, seen from the left.
 
     Args:
         made: what was made.
         letter: of the case.
         plane: where it is cut, from its left side, in ticks; in the middle of its first bay if not given.
-        pulled: tag of a drawer that is pulled out.
+        pulled: roles of the parts of a drawer that is pulled out.
     """
     assembly = made.assembly(letter)
     codes = codes_by_role(made.parts, letter)
@@ -220,7 +220,7 @@ def section(made: Made, letter: str, plane: int | None = None, pulled: str = "")
                     drawing.add(Circle(_mm(y), _mm(z), holes.diameter.mm / 2, "card", "quiet", 0.9))
     for part in assembly.parts:
         if part not in behind:
-            if pulled and part.role.startswith((f"drawer.{pulled}", f"drawer-front.{pulled}")):
+            if part.role in pulled:
                 part = shifted(part, -assembly.outside[2].length.ticks * 3 // 5)
             drawing.add(*_cut(part, "side", at, f"part:{codes[part.role]}"))
     _, height, depth = assembly.outside

@@ -7,13 +7,16 @@ import math
 from dataclasses import dataclass
 from itertools import pairwise
 
-from ..assembly.part import Assembly, FrontSpace, Hand, Placed
+from ..assembly.part import Assembly, FrontSpace, Placed
 from ..fronts.face import FaceTree, Line, Stack
 from ..lengths import TICKS_PER_MM
 from ..shop.made import Made
 from .case_views import codes_by_role, pulls_of, stands
 from .cut_through import cut_part
 from .shapes import Area, Circle, Dimension, Drawing, Label, Path, Shape
+
+#: How far an open drawer is drawn out, as a share of the case's depth.
+_PULLED_OUT = 0.6
 
 
 def _mm(ticks: int) -> float:
@@ -33,9 +36,9 @@ def face_view(made: Made, letter: str, lit: str, opened: frozenset[str]) -> Draw
     codes = codes_by_role(made.parts, letter)
     drawing = Drawing(f"Case {letter}, face")
     drawing.add(*stands(assembly, 0))
-    tags = {space.tag for space in assembly.fronts if space.path in opened}
+    gone = {role for space in assembly.fronts if space.path in opened for role in space.roles}
     for part in sorted(assembly.parts, key=lambda part: -part.box.high[1]):
-        if part.stands == "front" and _tag_of(part) in tags:
+        if part.stands == "front" and part.role in gone:
             continue
         _front_of(drawing, part, f"part:{codes[part.role]}", assembly.outside[0].length.mm)
     for space in assembly.fronts:
@@ -50,11 +53,6 @@ def face_view(made: Made, letter: str, lit: str, opened: frozenset[str]) -> Draw
     )
     _sizes(drawing, made, assembly, w + right)
     return drawing
-
-
-def _tag_of(part: Placed) -> str:
-    """Return the tag of the front a part belongs to: the numbers in its role."""
-    return ".".join(step for step in part.role.split(".") if step.isdigit())
 
 
 def _front_of(drawing: Drawing, part: Placed, hot: str, wide: float) -> None:
@@ -80,35 +78,37 @@ def _cell(drawing: Drawing, made: Made, assembly: Assembly, space: FrontSpace, l
     hot = f"cell:{space.path}"
     if not opened:
         _hardware(drawing, assembly, space)
-    if space.words == "open":
-        drawing.add(Label((x0 + x1) / 2, (z0 + z1) / 2, "open", 10, colour="quiet", within=x1 - x0))
+    if not space.roles:
+        drawing.add(Label((x0 + x1) / 2, (z0 + z1) / 2, space.words, 10, colour="quiet", within=x1 - x0))
     drawing.add(Area(x0, z0, x1 - x0, z1 - z0, "", "select" if lit else "", 2.4, "", hot))
 
 
 def _hardware(drawing: Drawing, assembly: Assembly, space: FrontSpace) -> None:
     """Cups where they are bored, the swing of doors, and pulls where hands look for them."""
     x0, x1, z0, z1 = (edge.mm for edge in space.front)
-    parts = [p for p in assembly.parts if p.stands == "front" and _tag_of(p) == space.tag]
-    for part in parts:
+    for part in assembly.parts_of(space):
         drawing.add(*pulls_of(part))
         for holes in part.holes:
             if holes.name == "hinge cups":
                 for x, _, z in holes.centres:
                     drawing.add(Circle(_mm(x), _mm(z), holes.diameter.mm / 2, "", "quiet"))
-    if space.words in ("door", "pair of doors"):
-        spans = [(x0, x1, Hand.LEFT)]
-        if space.words == "pair of doors":
-            middle = (x0 + x1) / 2
-            spans = [(x0, middle, Hand.LEFT), (middle, x1, Hand.RIGHT)]
-        elif any(part.name.startswith("door, right") for part in parts):
-            spans = [(x0, x1, Hand.RIGHT)]
-        for a, b, hand in spans:
-            hinge, free = (a, b) if hand is Hand.LEFT else (b, a)
-            drawing.add(Path(((free, z0), (hinge, (z0 + z1) / 2), (free, z1)), "grain", 0.8, True))
-    elif space.words == "flap":
-        up = any("up" in part.name for part in parts)
-        hinge, free = (z1, z0) if up else (z0, z1)
-        drawing.add(Path(((x0, free), ((x0 + x1) / 2, hinge), (x1, free)), "grain", 0.8, True))
+    middle, high = (x0 + x1) / 2, (z0 + z1) / 2
+    for side in space.hinged:
+        a, b = _leaf(space, side)
+        hinge, free = (a, b) if side == "left" else (b, a)
+        drawing.add(Path(((free, z0), (hinge, high), (free, z1)), "grain", 0.8, True))
+    if space.opens in ("up", "down"):
+        hinge, free = (z1, z0) if space.opens == "up" else (z0, z1)
+        drawing.add(Path(((x0, free), (middle, hinge), (x1, free)), "grain", 0.8, True))
+
+
+def _leaf(space: FrontSpace, side: str) -> tuple[float, float]:
+    """Return from where to where the door hung at a side reaches: half of a pair, or the whole front."""
+    left, right = space.front[0].mm, space.front[1].mm
+    middle = (left + right) / 2
+    if space.opens != "pair":
+        return left, right
+    return (left, middle) if side == "left" else (middle, right)
 
 
 def _sizes(drawing: Drawing, made: Made, assembly: Assembly, beyond: float) -> None:
@@ -150,16 +150,15 @@ def swing_plan(made: Made, letter: str, space: FrontSpace, opened: bool) -> Draw
     codes = codes_by_role(made.parts, letter)
     drawing = Drawing(f"Case {letter}, plan")
     at = ((space.front[2] + space.front[3]).ticks) // 2
-    depth = assembly.outside[2].length
+    by = _PULLED_OUT * assembly.outside[2].length.mm
     for part in assembly.parts:
-        own = _tag_of(part) == space.tag and (part.stands == "front" or part.role.startswith("drawer"))
-        if own and opened and space.words in ("door", "pair of doors"):
+        own = opened and part.role in space.roles
+        if own and space.swings:
             if part.box.low[2] <= at < part.box.high[2]:
                 _swung(drawing, part, space)
             continue
-        by = -depth.mm * 0.6 if own and opened and space.words == "drawer" else 0.0
         for item in cut_part(part, "plan", at, f"part:{codes[part.role]}"):
-            drawing.add(_moved(item, by))
+            drawing.add(_moved(item, -by if own and space.opens == "out" else 0.0))
     return drawing
 
 
@@ -178,16 +177,14 @@ def _swung(drawing: Drawing, part: Placed, space: FrontSpace) -> None:
     """A door opened by a right angle about its hinged edge, and the way its free edge took."""
     x0, x1 = (_mm(t) for t in part.box.span(0))
     y0, y1 = (_mm(t) for t in part.box.span(1))
-    left, right = space.front[0].mm, space.front[1].mm
-    middle = (left + right) / 2
-    pair = space.words == "pair of doors"
-    hinged_right = (pair and (x0 + x1) / 2 > middle) or (not pair and "right" in part.name)
-    hinge = right if hinged_right else left
-    sign = -1.0 if hinged_right else 1.0
+    middle = (x0 + x1) / 2
+    side = next(s for s in space.hinged if _leaf(space, s)[0] <= middle <= _leaf(space, s)[1])
+    left, right = _leaf(space, side)
+    hinge, sign = (left, 1.0) if side == "left" else (right, -1.0)
     corners = [(x0, y0), (x1, y0), (x1, y1), (x0, y1)]
     turned = tuple((hinge + sign * (y - y0), y0 - sign * (x - hinge)) for x, y in corners)
     drawing.add(Shape(turned, "wood-edge", "ink", 1.1))
-    radius = (right - left) / (2 if pair else 1)
+    radius = right - left
     arc = []
     for i in range(13):
         a = math.radians(90 * i / 12)

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from ..case.frame.face_frame import FaceFrame
 from ..case.frame.none import Frameless
 from ..case.shell import Lines, Shell
-from ..lengths import ZERO, Length
+from ..lengths import Length
 from ..reckoning import Reckoned
 
 
@@ -68,8 +68,3 @@ class Edges:
         name = "mid_stile" if columns else "mid_rail"
         words = "mid stile" if columns else "mid rail"
         return self.shell.book.chosen(getattr(self.frame, name), words, f"frame.{name}")
-
-
-def positive(length: Length) -> Length:
-    """Return a length, or 0 if it is less."""
-    return max(length, ZERO)

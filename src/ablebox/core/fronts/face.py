@@ -18,7 +18,7 @@ from ..case.inside.layout import Layout
 from ..case.sharing import shares
 from ..case.shell import Lines, Shell, Work
 from ..lengths import ZERO, Length, inches
-from ..reckoning import NOTHING
+from ..reckoning import NOTHING, Reckoned
 from .area import Area
 from .cell.context import FaceContext
 from .cell.door import Door
@@ -143,10 +143,8 @@ class FaceFronts:
         walk(self.face, "fronts.face")
         return [(path, making) for path, making in found.items() if path in used]
 
-    def areas(
-        self, shell: Shell, lines: Lines, frame: FaceFrame | Frameless
-    ) -> tuple[list[tuple[Area, Cell]], Layout, Work]:
-        """Return where each front lies, how a frame is divided behind them, and the sums.
+    def laid_out(self, shell: Shell, lines: Lines, frame: FaceFrame | Frameless) -> LaidOutFace:
+        """Return where each front lies.
 
         Raises:
             SizeImpossible: if nothing is left for a front.
@@ -164,40 +162,52 @@ class FaceFronts:
                      tuple(self.fit.over(edges, side) for side in ("left", "right", "bottom", "top")))  # type: ignore[arg-type]  # fmt: skip
         work = Work(sums=[wide, high, *margins.values()])
         cells: list[tuple[Area, Cell]] = []
-        layout = _divide(self.face, whole, edges, self.fit, cells, work)
-        return cells, layout, work
+        behind = _divide(self.face, whole, edges, self.fit, cells, work)
+        return LaidOutFace(self, edges, tuple(cells), behind, tuple(work.sums))
 
-    def build(
-        self,
-        shell: Shell,
-        lines: Lines,
-        frame: FaceFrame | Frameless,
-        bays: tuple[BaySpace, ...],
-        parts: tuple[Placed, ...],
-        hung: bool,
-    ) -> Work:
+
+@dataclass(frozen=True, slots=True)
+class LaidOutFace:
+    """A face with the place of each front known, before what stands behind it is.
+
+    Args:
+        fronts: the choices.
+        edges: the members around its openings.
+        cells: each cell with its place.
+        behind: how a frame is divided behind the fronts.
+        sums: the sums that led there.
+    """
+
+    fronts: FaceFronts
+    edges: Edges
+    cells: tuple[tuple[Area, Cell], ...]
+    behind: Layout
+    sums: tuple[Reckoned, ...]
+
+    def build(self, bays: tuple[BaySpace, ...], parts: tuple[Placed, ...], hung: bool) -> Work:
         """Return all fronts.
+
+        Args:
+            bays: the clear spaces behind the face.
+            parts: the parts of the case so far.
+            hung: whether the case hangs on the wall.
 
         Raises:
             SizeImpossible: if one cannot be built.
         """
-        cells, _, work = self.areas(shell, lines, frame)
-        back = shell.front + lines.clear_depth.length
-        context = FaceContext(Edges(shell, lines, frame), self.fit, self.making, self.drawer_fronts, self.pulls, hung,
-                              self.hinge, self.box, self.slides, bays, parts, back)  # fmt: skip
-        for area, cell in cells:
-            work.add(cell.build(context, area))
+        of, shell = self.fronts, self.edges.shell
+        back = shell.front + self.edges.lines.clear_depth.length
+        context = FaceContext(self.edges, of.fit, of.making, of.drawer_fronts, of.pulls, hung, of.hinge, of.box, of.slides,
+                              bays, parts, back)  # fmt: skip
+        work = Work(sums=list(self.sums))
+        for area, cell in self.cells:
+            made = cell.build(context, area)
+            work.add(made)
             edges = (area.x, area.x + area.width.length, area.z, area.z + area.height.length)
-            work.fronts.append(
-                FrontSpace(area.path, area.tag, cell.words, edges, area.opening, area.width, area.height, _hinges(cell))
-            )
+            roles = frozenset(part.role for part in made.parts)
+            work.fronts.append(FrontSpace(area.path, area.tag, cell.words, edges, area.opening, area.width, area.height,
+                                          cell.opens, roles))  # fmt: skip
         return work
-
-
-def _hinges(cell: Cell) -> str:
-    if isinstance(cell, Door):
-        return cell.hung
-    return "both" if isinstance(cell, Pair) else ""
 
 
 def _divide(tree: FaceTree, area: Area, edges: Edges, fit: Fit, cells: list[tuple[Area, Cell]], work: Work) -> Layout:

@@ -102,12 +102,10 @@ def drawers_rack(made: Made) -> Iterator[Snag]:
     write = made.units.write
     for assembly in made.assemblies:
         for space in assembly.fronts:
-            tag = f".{space.tag}" if space.tag else ""
-            width = made.numbers.get(f"{assembly.letter}/drawer{tag}/width")
-            depth = made.numbers.get(f"{assembly.letter}/drawer{tag}/depth")
-            height = made.numbers.get(f"{assembly.letter}/drawer{tag}/height")
-            if space.words != "drawer" or width is None or depth is None or height is None:
+            if space.opens != "out":
                 continue
+            box = f"{assembly.letter}/{space.role('drawer')}"
+            width, depth, height = (made.numbers[f"{box}/{way}"] for way in ("width", "depth", "height"))
             if width.length > depth.length * _RACKS:
                 text = (
                     f"{assembly.letter}: a drawer {write(width.length)} wide and {write(depth.length)} deep racks; "

@@ -5,7 +5,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from ..assembly.part import Assembly, Hand, Holes, Placed
+from ..assembly.part import Holes
 from ..lengths import Length, inches, millimetres
 from ..project.choice import Choice
 from ..project.choices import choice
@@ -104,21 +104,19 @@ def cups_through(made: Made) -> Iterator[Snag]:
 def wide_doors(made: Made) -> Iterator[Snag]:
     """Doors over about 24 in wide hang badly on two hinges (common practice)."""
     for assembly in made.assemblies:
-        for door in leaves(assembly):
-            if door.hand is Hand.NONE or door.width.length <= _WIDEST_DOOR:
+        for space in assembly.fronts:
+            width = space.width
+            if space.opens == "pair":
+                width = made.numbers[f"{assembly.letter}/{space.role('door')}/width"]
+            if not space.swings or width.length <= _WIDEST_DOOR:
                 continue
             write, letter = made.units.write, assembly.letter
             text = (
-                f"{letter}: each door is {write(door.width.length)} wide; over {write(_WIDEST_DOOR)} doors sag and "
+                f"{letter}: each door is {write(width.length)} wide; over {write(_WIDEST_DOOR)} doors sag and "
                 "swing far, make the case narrower or two of it."
             )
-            yield Snag("door.wide", Level.WARN, text, letter, door.width.key)
+            yield Snag("door.wide", Level.WARN, text, letter, width.key)
             break
-
-
-def leaves(assembly: Assembly) -> list[Placed]:
-    """Return the slabs that are doors; framed doors are told from their stiles elsewhere."""
-    return [part for part in assembly.parts if part.role.startswith("door") and part.role.count(".") < 3]
 
 
 CHECKS: tuple[Check, ...] = (cups_through, pins_meet_hinges, pins_meet_in_a_partition, wide_doors)

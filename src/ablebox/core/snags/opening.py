@@ -65,13 +65,8 @@ def _fronts(made: Made) -> Iterator[_Front]:
 
 def _pull(assembly: Assembly, space: FrontSpace) -> tuple[int, int] | None:
     """Return from where to where the pulls of a front reach, up and down."""
-    heights = [z for p in assembly.parts if _is_of(p, space) for h in p.holes if h.name == "pull screws"
-               for _, _, z in h.centres]  # fmt: skip
+    heights = [z for p in assembly.parts_of(space) for h in p.holes if h.name == "pull screws" for _, _, z in h.centres]
     return (min(heights), max(heights) + 1) if heights else None
-
-
-def _is_of(part: Placed, space: FrontSpace) -> bool:
-    return part.stands == "front" and ".".join(s for s in part.role.split(".") if s.isdigit()) == space.tag
 
 
 def neighbours_in_the_way(made: Made) -> Iterator[Snag]:
@@ -86,10 +81,10 @@ def neighbours_in_the_way(made: Made) -> Iterator[Snag]:
             or (left.letter != right.letter and abs(ord(left.letter) - ord(right.letter)) > 1)
         ):
             continue
-        to_left = right.space.hinges in ("left", "both")
-        to_right = left.space.hinges in ("right", "both")
+        to_left = "left" in right.space.hinged
+        to_right = "right" in left.space.hinged
         # Two pairs side by side are everyday; only a single door can be hung at its other side.
-        single = "left" in (left.space.hinges, right.space.hinges) or "right" in (left.space.hinges, right.space.hinges)
+        single = not left.space.opens == right.space.opens == "pair"
         if to_left and to_right and single:
             meet = left.pull and right.pull and left.pull[0] < right.pull[1] and right.pull[0] < left.pull[1]
             need = left.out + right.out if meet else max(left.out, right.out)
@@ -100,7 +95,7 @@ def neighbours_in_the_way(made: Made) -> Iterator[Snag]:
                 )
                 yield Snag("opening.doors", Level.NOTE, text, left.letter, "", _other_side(made, left, right))
         for door, other, turns in ((right, left, to_left), (left, right, to_right)):
-            pulled = other.space.words == "drawer"
+            pulled = other.space.opens == "out"
             if turns and pulled and door.out.ticks > gap and door.reaches(other):
                 text = (
                     f"{door.words}, opened square, holds its pull {write(door.out)} before the drawer beside it, "
@@ -134,7 +129,7 @@ def walls_in_the_way(made: Made) -> Iterator[Snag]:
         if not isinstance(fronts, FaceFronts) or fronts.pulls.kind == "none" or case.turned:
             continue
         for space in assembly.fronts:
-            if space.hinges not in (side, "both"):
+            if side not in space.hinged:
                 continue
             edge = space.front[0] if side == "left" else assembly.outside[0].length - space.front[1]
             room = spare + edge
@@ -153,9 +148,9 @@ def pull_outs_behind_doors(made: Made) -> Iterator[Snag]:
     for assembly in made.assemblies:
         shelves = [p for p in assembly.parts if p.role.startswith("pull-out") and p.axes[2] == 2]
         for space in assembly.fronts:
-            doors = [p for p in assembly.parts if _is_of(p, space) and p.role.startswith("door")]
-            if not space.hinges or not doors:
+            if not space.swings:
                 continue
+            doors = assembly.parts_of(space)
             thick = Length(doors[0].box.high[1] - doors[0].box.low[1])
             low, high = space.opening[2:]
             for shelf in shelves:
@@ -176,9 +171,7 @@ def pull_outs_behind_doors(made: Made) -> Iterator[Snag]:
 def _in_the_door(space: FrontSpace, shelf: Placed, thick: Length) -> tuple[Length, Length] | None:
     """Return the room beside a pull-out and how far the open door stands into it, if it does not pass."""
     left, right = space.opening[:2]
-    for side in ("left", "right"):
-        if space.hinges not in (side, "both"):
-            continue
+    for side in space.hinged:
         over = left - space.front[0] if side == "left" else space.front[1] - right
         room = Length(shelf.box.low[0]) - left if side == "left" else right - Length(shelf.box.high[0])
         stands = max(ZERO, thick - over)

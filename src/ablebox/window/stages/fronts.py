@@ -137,7 +137,7 @@ class FrontsStage(Stage):
             return
         middle = (space.front[0].ticks * 3 + space.front[1].ticks * 2) // 5
         is_open = path in opened
-        pulled = space.tag if is_open and space.words == "drawer" else ""
+        pulled = space.roles if is_open and space.opens == "out" else frozenset()
         self.section.show_drawing(section(made, letter, middle, pulled))
         self.plan.show_drawing(swing_plan(made, letter, space, is_open))
 
@@ -241,9 +241,9 @@ class FrontsStage(Stage):
         space = self._space()
         if space is None:
             return
-        tag = f".{space.tag}" if space.tag else ""
+        drawer = space.role("drawer")
         column.addSpacing(6)
-        for key in (f"drawer{tag}.opening/width", f"drawer{tag}/width", f"drawer{tag}/height", f"drawer{tag}/depth"):
+        for key in (f"{drawer}.opening/width", f"{drawer}/width", f"{drawer}/height", f"{drawer}/depth"):
             number = self.desk.number(f"{self._letter}/{key}")
             if number is None:
                 continue

@@ -57,7 +57,6 @@ class Wall(QWidget):
         row.addLayout(totals, 3)
         self._name.editingFinished.connect(self._rename)
         self._place.editingFinished.connect(self._rename)
-        desk.document.changed.connect(lambda _: self.refresh())
         desk.planner.changed.connect(self._totals)
         desk.selection.changed.connect(self._draw)
 

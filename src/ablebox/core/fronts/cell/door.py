@@ -32,6 +32,11 @@ class Door:
     def __post_init__(self) -> None:
         check_names(self)
 
+    @property
+    def opens(self) -> str:
+        """How it opens: as it is hung."""
+        return self.hung
+
     def build(self, face: FaceContext, area: Area) -> Work:
         """Return the door with its hinges.
 

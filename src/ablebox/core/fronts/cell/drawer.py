@@ -39,6 +39,7 @@ class Drawer:
     low: Length | None = optional_size("box height", "as it fits")
 
     words = "drawer"
+    opens = "out"
 
     def build(self, face: FaceContext, area: Area) -> Work:
         """Return front and box, and the slides' screw holes.

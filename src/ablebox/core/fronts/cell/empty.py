@@ -15,6 +15,7 @@ class OpenCell:
     """A cell that stays open."""
 
     words = "open"
+    opens = ""
 
     def build(self, face: FaceContext, area: Area) -> Work:
         """Add nothing."""

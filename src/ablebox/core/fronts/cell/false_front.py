@@ -23,6 +23,7 @@ class FalseFront:
     making: OwnMaking = field(default_factory=LikeDoors)
 
     words = "false front"
+    opens = ""
 
     def build(self, face: FaceContext, area: Area) -> Work:
         """Return the front."""

@@ -33,6 +33,11 @@ class Flap:
     def __post_init__(self) -> None:
         check_names(self)
 
+    @property
+    def opens(self) -> str:
+        """How it opens: up or down."""
+        return self.way
+
     def build(self, face: FaceContext, area: Area) -> Work:
         """Return the flap, and count hinges and supports."""
         making, made = face.making_of(self.making, area)

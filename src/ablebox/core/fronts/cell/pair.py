@@ -26,6 +26,7 @@ class Pair:
     making: OwnMaking = field(default_factory=LikeDoors)
 
     words = "pair of doors"
+    opens = "pair"
 
     def build(self, face: FaceContext, area: Area) -> Work:
         """Return both doors with their hinges.
