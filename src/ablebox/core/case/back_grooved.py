@@ -13,6 +13,7 @@ from dataclasses import dataclass
 from ..assembly.part import CutKind, Face, Placed
 from ..lengths import ZERO, Length, inches, millimetres
 from ..reckoning import Reckoned
+from .back import back_thickness, clear_before
 from .fields import option, size, stock
 from .rails import rails
 from .shell import Lines, Shell, Work
@@ -40,9 +41,6 @@ class GroovedBack:
     over_edges = False
     hangs = True
 
-    def _thickness(self, shell: Shell) -> Reckoned:
-        return shell.rack.sheet_goods(self.goods).reckoned_thickness("back thickness", shell.units)
-
     def side_depth(self, shell: Shell) -> Reckoned:
         """Return the depth of the sides: all of the carcass'."""
         return shell.carcass_depth
@@ -54,10 +52,7 @@ class GroovedBack:
             SizeImpossible: if nothing is left in front of the back.
         """
         rail = shell.goods.reckoned_thickness("hanging rail thickness", shell.units)
-        total = shell.carcass_depth - rail - self._thickness(shell)
-        depth = shell.book.named(total, "clear depth", "inside.depth")
-        shell.need(depth.length, inches(1), "clear depth", "Make the case deeper or its stock thinner.")
-        return depth
+        return clear_before(shell, rail, back_thickness(shell, self.goods))
 
     def build(self, shell: Shell, lines: Lines) -> Work:
         """Return back, hanging rails and grooves.
@@ -83,7 +78,7 @@ class GroovedBack:
         return work
 
     def _back(self, shell: Shell, lines: Lines) -> Work:
-        book, thickness = shell.book, self._thickness(shell)
+        book, thickness = shell.book, back_thickness(shell, self.goods)
         groove = book.chosen(self.groove, "groove depth", "back.groove")
         play = book.chosen(self.play, "play, to slide it in", "back.play")
         width = book.named(shell.inside + groove.times(2) - play, "back, width", "back/width")

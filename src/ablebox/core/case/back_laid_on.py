@@ -11,6 +11,7 @@ from dataclasses import dataclass
 from ..assembly.part import Face, Placed
 from ..lengths import ZERO, Length, inches
 from ..reckoning import Reckoned
+from .back import back_thickness, clear_before
 from .fields import option, size, stock
 from .rails import inside_rails
 from .shell import Lines, Shell, Work
@@ -40,9 +41,6 @@ class LaidOnBack:
         """Whether there is something to screw through to the wall."""
         return self.upper_rail
 
-    def _thickness(self, shell: Shell) -> Reckoned:
-        return shell.rack.sheet_goods(self.goods).reckoned_thickness("back thickness", shell.units)
-
     def side_depth(self, shell: Shell) -> Reckoned:
         """Return the depth of the sides: the carcass' less the back's thickness."""
         return self.clear_depth(shell)
@@ -53,10 +51,7 @@ class LaidOnBack:
         Raises:
             SizeImpossible: if nothing is left in front of the back.
         """
-        total = shell.carcass_depth - self._thickness(shell)
-        depth = shell.book.named(total, "clear depth", "inside.depth")
-        shell.need(depth.length, inches(1), "clear depth", "Make the case deeper or its stock thinner.")
-        return depth
+        return clear_before(shell, back_thickness(shell, self.goods))
 
     def build(self, shell: Shell, lines: Lines) -> Work:
         """Return the back and the rails in front of it.
@@ -70,7 +65,15 @@ class LaidOnBack:
         height = book.named(total, "back, length", "back/length")
         corner = (ZERO, shell.front + lines.clear_depth.length, lines.floor.length)
         part = Placed(
-            "back", "back", self.goods, height, width, self._thickness(shell), (2, 0, 1), corner, shows=Face.FRONT
+            "back",
+            "back",
+            self.goods,
+            height,
+            width,
+            back_thickness(shell, self.goods),
+            (2, 0, 1),
+            corner,
+            shows=Face.FRONT,
         )
         work = Work(parts=[part])
         work.add(inside_rails(shell, lines, self.rail, self.upper_rail, self.lower_rail))

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 
 from ..lengths import Length, inches
 from ..reckoning import Reckoned
+from .back import clear_before
 from .fields import option, size
 from .rails import inside_rails
 from .shell import Lines, Shell, Work
@@ -39,10 +40,12 @@ class NoBack:
         return shell.carcass_depth
 
     def clear_depth(self, shell: Shell) -> Reckoned:
-        """Return the depth from the carcass' front edge to its back edge."""
-        depth = shell.book.named(shell.carcass_depth, "clear depth", "inside.depth")
-        shell.need(depth.length, inches(1), "clear depth", "Make the case deeper.")
-        return depth
+        """Return the depth from the carcass' front edge to its back edge.
+
+        Raises:
+            SizeImpossible: if nothing is left in front of the back.
+        """
+        return clear_before(shell)
 
     def build(self, shell: Shell, lines: Lines) -> Work:
         """Return the rails.

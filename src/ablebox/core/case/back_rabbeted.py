@@ -11,6 +11,7 @@ from dataclasses import dataclass
 from ..assembly.part import CutKind, Face, Placed
 from ..lengths import Length, inches, millimetres
 from ..reckoning import Reckoned
+from .back import back_thickness, clear_before
 from .fields import option, size, stock
 from .rails import inside_rails
 from .shell import Lines, Shell, Work
@@ -42,9 +43,6 @@ class RabbetedBack:
         """Whether there is something to screw through to the wall."""
         return self.upper_rail
 
-    def _thickness(self, shell: Shell) -> Reckoned:
-        return shell.rack.sheet_goods(self.goods).reckoned_thickness("back thickness", shell.units)
-
     def side_depth(self, shell: Shell) -> Reckoned:
         """Return the depth of the sides: all of the carcass'."""
         return shell.carcass_depth
@@ -55,10 +53,7 @@ class RabbetedBack:
         Raises:
             SizeImpossible: if nothing is left in front of the back.
         """
-        total = shell.carcass_depth - self._thickness(shell)
-        depth = shell.book.named(total, "clear depth", "inside.depth")
-        shell.need(depth.length, inches(1), "clear depth", "Make the case deeper or its stock thinner.")
-        return depth
+        return clear_before(shell, back_thickness(shell, self.goods))
 
     def build(self, shell: Shell, lines: Lines) -> Work:
         """Return the back, its rabbets, and the rails in front of it.
@@ -69,7 +64,7 @@ class RabbetedBack:
         shell.need(self.rabbet, millimetres(1), "rabbet depth", "Type a depth, such as 3/8 in.")
         left = shell.thickness.length - self.rabbet
         shell.need(left, millimetres(1), "wood left beside the back's rabbet", "Make the rabbet shallower.")
-        book, thickness = shell.book, self._thickness(shell)
+        book, thickness = shell.book, back_thickness(shell, self.goods)
         rabbet = book.chosen(self.rabbet, "rabbet depth", "back.rabbet")
         width = book.named(shell.inside + rabbet.times(2), "back, width", "back/width")
         height = book.named(lines.side_top - lines.back_foot, "back, length", "back/length")

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from ..assembly.part import Face, Placed
 from ..lengths import inches, millimetres
 from ..reckoning import Reckoned
+from .back import back_thickness, clear_before
 from .fields import check_names, one_of, stock
 from .joint.butt import FASTENERS, fastener_words
 from .shell import Lines, Shell, Work
@@ -36,9 +37,6 @@ class ThickBack:
     def __post_init__(self) -> None:
         check_names(self)
 
-    def _thickness(self, shell: Shell) -> Reckoned:
-        return shell.rack.sheet_goods(self.goods).reckoned_thickness("back thickness", shell.units)
-
     def side_depth(self, shell: Shell) -> Reckoned:
         """Return the depth of the sides: all of the carcass'."""
         return shell.carcass_depth
@@ -49,10 +47,7 @@ class ThickBack:
         Raises:
             SizeImpossible: if nothing is left in front of the back.
         """
-        total = shell.carcass_depth - self._thickness(shell)
-        depth = shell.book.named(total, "clear depth", "inside.depth")
-        shell.need(depth.length, inches(1), "clear depth", "Make the case deeper or its stock thinner.")
-        return depth
+        return clear_before(shell, back_thickness(shell, self.goods))
 
     def build(self, shell: Shell, lines: Lines) -> Work:
         """Return the back.
@@ -60,7 +55,7 @@ class ThickBack:
         Raises:
             SizeImpossible: if its stock is too thin to carry the case.
         """
-        thickness = self._thickness(shell)
+        thickness = back_thickness(shell, self.goods)
         shell.need(
             thickness.length,
             LEAST,

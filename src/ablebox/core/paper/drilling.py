@@ -5,12 +5,12 @@ from __future__ import annotations
 
 from ..fronts.face import FaceFronts
 from ..fronts.pulls import CENTRES
-from ..lengths import Length, inches, millimetres
+from ..lengths import Length
 from ..shop.made import Made
 from ..units import System
+from .check_line import POINTS, check_line
 from .pdf_canvas import PdfCanvas
 
-_POINTS = 72 / 25.4
 _LETTER, _A4 = (612.0, 792.0), (595.28, 841.89)
 _EDGE = 40.0
 
@@ -39,29 +39,22 @@ class _Page:
             self.canvas.next_page()
         self.started = True
         self.canvas.text(_EDGE, _EDGE, title, 15, "start", "ink", True)
-        inch = self.made.units.system is System.INCH
-        length = (inches(4) if inch else millimetres(100)).mm * _POINTS
-        y = _EDGE + 24
-        self.canvas.polyline([(_EDGE, y), (_EDGE + length, y)], "ink", 1.0, False)
-        for x in (_EDGE, _EDGE + length):
-            self.canvas.polyline([(x, y - 4), (x, y + 4)], "ink", 1.0, False)
-        words = f"check: this line is {'4 in' if inch else '100 mm'} long; if not, print at 100 %"
-        self.canvas.text(_EDGE + length + 8, y, words, 9, "start", "quiet", False)
+        check_line(self.canvas, self.made.units.system, _EDGE, _EDGE + 24)
 
     def cup(self, cup: Length, edge: Length) -> None:
         """A cup at its distance from the door's edge, its centre marked, and lines for the plate's screws."""
         write = self.made.units.write
         self._start(f"Hinge cup {write(cup)}, {write(edge)} from the edge")
         x, y = _EDGE + 60, _EDGE + 260
-        radius = cup.mm / 2 * _POINTS
-        centre = x + (edge.mm + cup.mm / 2) * _POINTS
+        radius = cup.mm / 2 * POINTS
+        centre = x + (edge.mm + cup.mm / 2) * POINTS
         self.canvas.polyline([(x, y - 170), (x, y + 170)], "ink", 1.6, False)
         self.canvas.text(x - 8, y - 176, "edge of the door: fold here", 9, "start", "quiet", False)
         self.canvas.circle(centre, y, radius, "", "ink", 1.0)
         self._cross(centre, y, radius + 8)
         # The two screws of a cup stand 9.5 mm further in, 45 mm apart (common practice).
         for z in (-22.5, 22.5):
-            self._cross(centre + 9.5 * _POINTS, y + z * _POINTS, 5)
+            self._cross(centre + 9.5 * POINTS, y + z * POINTS, 5)
         self.canvas.text(centre + radius + 14, y, "centre on the line you marked", 9, "start", "quiet", False)
 
     def pulls(self) -> None:
@@ -69,10 +62,10 @@ class _Page:
         self._start("Pulls, centre to centre")
         y = _EDGE + 100
         for apart in CENTRES:
-            middle, half = self.size[0] / 2, apart.mm / 2 * _POINTS
+            middle, half = self.size[0] / 2, apart.mm / 2 * POINTS
             self.canvas.polyline([(middle - half - 30, y), (middle + half + 30, y)], "quiet", 0.6, True)
             for x in (middle - half, middle + half):
-                self.canvas.circle(x, y, 2.5 * _POINTS, "", "ink", 0.8)
+                self.canvas.circle(x, y, 2.5 * POINTS, "", "ink", 0.8)
                 self._cross(x, y, 10)
             self._cross(middle, y, 14)
             self.canvas.text(_EDGE, y - 26, f"{self.made.units.write(apart)} apart", 10, "start", "ink", True)

@@ -9,13 +9,12 @@ side without measuring.
 from __future__ import annotations
 
 from ..errors import AbleBoxError
-from ..lengths import inches, millimetres
 from ..parts.listing import Part
 from ..shop.made import Made
 from ..units import System
+from .check_line import POINTS, check_line
 from .pdf_canvas import PdfCanvas
 
-_POINTS = 72 / 25.4
 _LETTER, _A4 = (612.0, 792.0), (595.28, 841.89)
 _EDGE, _OVERLAP = 30.0, 12.0
 
@@ -72,8 +71,8 @@ class _Tiles:
         self.started = False
 
     def part(self, part: Part) -> None:
-        points = [(a.mm * _POINTS, b.mm * _POINTS) for a, b in part.outline]
-        long, wide = part.length.length.mm * _POINTS, part.width.length.mm * _POINTS
+        points = [(a.mm * POINTS, b.mm * POINTS) for a, b in part.outline]
+        long, wide = part.length.length.mm * POINTS, part.width.length.mm * POINTS
         room_x, room_y = self.size[0] - 2 * _EDGE, self.size[1] - 2 * _EDGE - 30
         # The part stands on the page with its length upwards.
         across, up = tiles(wide, room_x), tiles(long, room_y)
@@ -112,15 +111,4 @@ class _Tiles:
             f"{part.code}  {part.name}{hand}  ·  row {row + 1} of {up} from the bottom, column {column + 1} of {across}"
         )
         canvas.text(_EDGE, _EDGE - 8, title, 10, "start", "ink", True)
-        self._scale()
-
-    def _scale(self) -> None:
-        """A line whose length is said beside it."""
-        inch = self.made.units.system is System.INCH
-        length = (inches(4) if inch else millimetres(100)).mm * _POINTS
-        y, x = _EDGE + 12, _EDGE
-        self.canvas.polyline([(x, y), (x + length, y)], "ink", 1.0, False)
-        for end in (x, x + length):
-            self.canvas.polyline([(end, y - 4), (end, y + 4)], "ink", 1.0, False)
-        words = f"check: this line is {'4 in' if inch else '100 mm'} long; if not, print at 100 %"
-        self.canvas.text(x + length + 8, y, words, 9, "start", "quiet", False)
+        check_line(canvas, self.made.units.system, _EDGE, _EDGE + 12)

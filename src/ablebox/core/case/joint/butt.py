@@ -69,8 +69,12 @@ class Butt:
 
     def fasteners(self, shell: Shell, width: Length) -> list[tuple[str, int]]:
         """Return what one end of this width takes."""
-        count = max(2, -(-width.ticks // APART.ticks))
-        return [(fastener_words(self.fastener, shell), count)]
+        return fasteners_along(self.fastener, shell, width)
+
+
+def fasteners_along(fastener: str, shell: Shell, width: Length) -> list[tuple[str, int]]:
+    """Return what a joint of this width takes of a fastener: two at least, and one for each 6 in begun."""
+    return [(fastener_words(fastener, shell), max(2, -(-width.ticks // APART.ticks)))]
 
 
 def fastener_words(fastener: str, shell: Shell) -> str:

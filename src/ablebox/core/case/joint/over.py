@@ -14,7 +14,7 @@ from ...lengths import Length
 from ...reckoning import Reckoned
 from ..fields import check_names, one_of
 from ..shell import Shell
-from .butt import APART, FASTENERS, fastener_words
+from .butt import FASTENERS, fasteners_along
 
 
 @dataclass(frozen=True, slots=True)
@@ -51,4 +51,4 @@ class LaidOver:
 
     def fasteners(self, shell: Shell, width: Length) -> list[tuple[str, int]]:
         """Return what one end of this width takes."""
-        return [(fastener_words(self.fastener, shell), max(2, -(-width.ticks // APART.ticks)))]
+        return fasteners_along(self.fastener, shell, width)

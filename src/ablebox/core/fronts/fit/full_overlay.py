@@ -13,10 +13,11 @@ from ...case.fields import size
 from ...lengths import ZERO, Length, inches
 from ...reckoning import Reckoned
 from ..edges import Edges
+from .gapped import Gapped
 
 
 @dataclass(frozen=True, slots=True)
-class FullOverlay:
+class FullOverlay(Gapped):
     """Choices of a full overlay.
 
     Args:
@@ -43,21 +44,3 @@ class FullOverlay:
         if side == "bottom":
             return book.chosen(self.reveal_bottom, "reveal, bottom", "fronts.fit.reveal_bottom")
         return book.chosen(self.reveal, "reveal, each side", "fronts.fit.reveal")
-
-    def between(self, edges: Edges, columns: bool) -> Reckoned:
-        """Return what is kept between two fronts."""
-        return edges.shell.book.chosen(self.gap, "gap between fronts", "fronts.fit.gap")
-
-    def in_pair(self, edges: Edges) -> Reckoned:
-        """Return the gap between the two doors of a pair."""
-        return self.between(edges, True)
-
-    def over(self, edges: Edges, side: str) -> Length:
-        """Return how far a front reaches beyond the edge of the opening behind it at an outer side."""
-        return edges.member(side).length - self.margin(edges, side).length
-
-    def over_mid(self, edges: Edges, columns: bool) -> Length:
-        """Return the same at a member between two fronts."""
-        mid = edges.mid(columns)
-        thickness = mid.length if mid is not None else edges.shell.thickness.length
-        return (thickness - self.gap).share(2)[0]

@@ -9,10 +9,11 @@ from ...case.fields import size
 from ...lengths import ZERO, Length, inches
 from ...reckoning import Reckoned, leaf
 from ..edges import Edges
+from .gapped import Gapped
 
 
 @dataclass(frozen=True, slots=True)
-class HalfOverlay:
+class HalfOverlay(Gapped):
     """Choices of a half overlay.
 
     Args:
@@ -31,21 +32,3 @@ class HalfOverlay:
         shown = (member.length + self.gap).share(2)[0]
         half = leaf(shown, f"half of the {member.label} and the gap", note="half overlay")
         return edges.shell.book.named(half, f"what shows at the {side}", f"fronts.shows.{side}")
-
-    def between(self, edges: Edges, columns: bool) -> Reckoned:
-        """Return what is kept between two fronts."""
-        return edges.shell.book.chosen(self.gap, "gap between fronts", "fronts.fit.gap")
-
-    def in_pair(self, edges: Edges) -> Reckoned:
-        """Return the gap between the two doors of a pair."""
-        return self.between(edges, True)
-
-    def over(self, edges: Edges, side: str) -> Length:
-        """Return how far a front reaches beyond the edge of the opening behind it at an outer side."""
-        return edges.member(side).length - self.margin(edges, side).length
-
-    def over_mid(self, edges: Edges, columns: bool) -> Length:
-        """Return the same at a member between two fronts."""
-        mid = edges.mid(columns)
-        thickness = mid.length if mid is not None else edges.shell.thickness.length
-        return (thickness - self.gap).share(2)[0]

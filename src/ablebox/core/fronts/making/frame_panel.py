@@ -10,12 +10,11 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from ...assembly.part import Cut, CutKind, Face, Placed
+from ...assembly.part import Cut, CutKind, Face
 from ...assembly.solid import Box
 from ...case.fields import size, stock
 from ...case.shell import Shell, Work
 from ...lengths import Length, inches, millimetres
-from ...reckoning import Reckoned
 from ..leaf import Leaf
 from .framed import Framed
 from .slab import lips
@@ -72,51 +71,16 @@ class FramePanel(Framed):
         shell.need(self.clearance, Length(0), "clearance of the panel", "Type 0 or more.")
         held = self.groove - self.clearance.share(2)[0]
         shell.need(held, millimetres(1), "what the groove holds of the panel", "Make it deeper or the clearance less.")
-        key = leaf.role
-        stile = book.chosen(self.stile, "stile width", f"{leaf.made}.stile")
-        rail = book.chosen(self.rail, "rail width", f"{leaf.made}.rail")
         groove = book.chosen(self.groove, "groove depth", f"{leaf.made}.groove")
         clearance = book.chosen(self.clearance, "clearance of the panel", f"{leaf.made}.clearance")
-        hole_w = book.named(leaf.width - stile.times(2), "between the stiles", f"{key}.hole/width")
-        hole_h = book.named(leaf.height - rail.times(2), "between the rails", f"{key}.hole/height")
-        for hole in (hole_w, hole_h):
-            shell.need(
-                hole.length, inches("1/2"), f"{hole.label} of the {leaf.name}", "Make stiles and rails narrower."
-            )
-        rail_long = book.named(hole_w + groove.times(2), "rail, length", f"{key}.rail/length")
-        long = book.named(hole_h + groove.times(2) - clearance, "panel, length", f"{key}.panel/length")
-        wide_ = book.named(hole_w + groove.times(2) - clearance, "panel, width", f"{key}.panel/width")
-        stile_long = book.named(leaf.height, "stile, length", f"{key}.stile/length")
-        stile_wide = book.named(stile, "stile, width", f"{key}.stile/width")
-        rail_wide = book.named(rail, "rail, width", f"{key}.rail/width")
-        work = Work(sums=[groove, clearance, hole_w, hole_h])
-        y = leaf.back - thick.length
-        right = leaf.x + leaf.width.length - self.stile
-        top = leaf.z + leaf.height.length - self.rail
-        whole = self._add(
-            work, leaf, "stile.left", "stile", stile_long, stile_wide, thick, (2, 0, 1), (leaf.x, y, leaf.z)
-        )
-        self._add(work, leaf, "stile.right", "stile", stile_long, stile_wide, thick, (2, 0, 1), (right, y, leaf.z))
-        inner = leaf.x + self.stile - self.groove
-        for end, z in (("bottom", leaf.z), ("top", top)):
-            self._add(work, leaf, f"rail.{end}", "rail", rail_long, rail_wide, thick, (0, 2, 1), (inner, y, z))
+        work = self.members(shell, leaf, groove, clearance, cheek, tongues=True)
+        whole, panel = work.parts[0].box, work.parts[-1].box
+        y = leaf.back - thick.length + cheek
         half = self.clearance.share(2)[0]
-        rest = self.clearance - half
-        corner = (inner + half, y + cheek, leaf.z + self.rail - self.groove + half)
-        panel = Placed(f"{leaf.role}.panel", f"{leaf.name}: panel", self.panel, long, wide_, pane, (2, 0, 1), corner,
-                       shows=Face.FRONT, stands="front")  # fmt: skip
-        work.parts.append(panel)
-        self._grooves(work, leaf, panel.box, whole.box, (y + cheek, y + cheek + pane.length), (half, rest))
+        self._grooves(work, leaf, panel, whole, (y, y + pane.length), (half, self.clearance - half))
         if leaf.lip:
             lip_frame(shell, work, leaf, thick.length)
         return work
-
-    def _add(self, work: Work, leaf: Leaf, role: str, name: str, long: Reckoned, wide: Reckoned, thick: Reckoned,
-             axes: tuple[int, int, int], corner: tuple[Length, Length, Length]) -> Placed:  # fmt: skip
-        part = Placed(f"{leaf.role}.{role}", f"{leaf.name}: {name}", self.boards, long, wide, thick, axes, corner,
-                      shows=Face.FRONT, stands="front")  # fmt: skip
-        work.parts.append(part)
-        return part
 
     def _grooves(
         self, work: Work, leaf: Leaf, panel: Box, whole: Box, y: tuple[Length, Length], play: tuple[Length, Length]

@@ -3,8 +3,9 @@
 
 from __future__ import annotations
 
-from ...case.shell import Shell
-from ...lengths import Length, millimetres
+from ...assembly.part import Face, Placed
+from ...case.shell import Shell, Work
+from ...lengths import ZERO, Length, inches, millimetres
 from ...reckoning import Reckoned
 from ..leaf import Leaf
 
@@ -12,12 +13,13 @@ from ..leaf import Leaf
 class Framed:
     """A leaf of two stiles and two rails around a panel.
 
-    A record of one has ``boards``, the code of their stock, and the widths ``stile`` and ``rail``.
+    A record of one has ``boards`` and ``panel``, the codes of their stock, and the widths ``stile`` and ``rail``.
     """
 
     __slots__ = ()
 
     boards: str
+    panel: str
     stile: Length
     rail: Length
 
@@ -52,3 +54,57 @@ class Framed:
                 widest = shell.units.write(boards.widest, True)
                 why = f"no board of {boards.name} is wider than {widest}"
                 raise shell.refuse(f"{words} of the {leaf.name}", why, "Make it narrower.")
+
+    def members(
+        self, shell: Shell, leaf: Leaf, into: Reckoned, clearance: Reckoned, before: Length, tongues: bool
+    ) -> Work:
+        """Return stiles, rails and panel, nothing cut yet.
+
+        Args:
+            shell: the case.
+            leaf: the front.
+            into: how far the panel may reach into stiles and rails.
+            clearance: what it is smaller than that, over both sides.
+            before: wood before the panel.
+            tongues: whether the rails reach as far into the stiles; else they end at them.
+
+        Raises:
+            SizeImpossible: if nothing is left between stiles or rails.
+        """
+        book, key, thick = shell.book, leaf.role, self.thickness(shell)
+        pane = shell.rack.sheet_goods(self.panel).reckoned_thickness("panel thickness", shell.units)
+        stile = book.chosen(self.stile, "stile width", f"{leaf.made}.stile")
+        rail = book.chosen(self.rail, "rail width", f"{leaf.made}.rail")
+        hole_w = book.named(leaf.width - stile.times(2), "between the stiles", f"{key}.hole/width")
+        hole_h = book.named(leaf.height - rail.times(2), "between the rails", f"{key}.hole/height")
+        for hole in (hole_w, hole_h):
+            place, remedy = f"{hole.label} of the {leaf.name}", "Make stiles and rails narrower."
+            shell.need(hole.length, inches("1/2"), place, remedy)
+        stile_long = book.named(leaf.height, "stile, length", f"{key}.stile/length")
+        stile_wide = book.named(stile, "stile, width", f"{key}.stile/width")
+        total = hole_w + into.times(2) if tongues else hole_w
+        rail_long = book.named(total, "rail, length", f"{key}.rail/length")
+        rail_wide = book.named(rail, "rail, width", f"{key}.rail/width")
+        long = book.named(hole_h + into.times(2) - clearance, "panel, length", f"{key}.panel/length")
+        wide = book.named(hole_w + into.times(2) - clearance, "panel, width", f"{key}.panel/width")
+        y, half = leaf.back - thick.length, clearance.length.share(2)[0]
+        right, top = leaf.x + leaf.width.length - self.stile, leaf.z + leaf.height.length - self.rail
+        rails_at = leaf.x + self.stile - (into.length if tongues else ZERO)
+        corner = (leaf.x + self.stile - into.length + half, y + before, leaf.z + self.rail - into.length + half)
+
+        def placed(role: str, name: str, goods: str, sizes: tuple[Reckoned, Reckoned, Reckoned],
+                   axes: tuple[int, int, int], at: tuple[Length, Length, Length]) -> Placed:  # fmt: skip
+            return Placed(
+                f"{key}.{role}", f"{leaf.name}: {name}", goods, *sizes, axes, at, shows=Face.FRONT, stands="front"
+            )
+
+        upright, level = (2, 0, 1), (0, 2, 1)
+        stiles, rails = (stile_long, stile_wide, thick), (rail_long, rail_wide, thick)
+        parts = [
+            placed("stile.left", "stile", self.boards, stiles, upright, (leaf.x, y, leaf.z)),
+            placed("stile.right", "stile", self.boards, stiles, upright, (right, y, leaf.z)),
+            placed("rail.bottom", "rail", self.boards, rails, level, (rails_at, y, leaf.z)),
+            placed("rail.top", "rail", self.boards, rails, level, (rails_at, y, top)),
+            placed("panel", "panel", self.panel, (long, wide, pane), upright, corner),
+        ]
+        return Work(parts=parts, sums=[into, clearance, hole_w, hole_h])
