@@ -13,7 +13,7 @@ from ablebox.core.assembly.part import Assembly
 from ablebox.core.cabinet.build import build
 from ablebox.core.cabinet.design import Case
 from ablebox.core.cabinet.face_edits import cells, closed_by, divided, taking, without
-from ablebox.core.cabinet.inside_edits import at
+from ablebox.core.cabinet.places import at
 from ablebox.core.case.base_hung import Hung
 from ablebox.core.case.counter.sheet_top import SheetTop
 from ablebox.core.case.frame.face_frame import FaceFrame

@@ -12,8 +12,9 @@ from ablebox.core.assembly.check import check
 from ablebox.core.assembly.part import Assembly, CutKind, Face
 from ablebox.core.cabinet.build import build
 from ablebox.core.cabinet.design import Case
-from ablebox.core.cabinet.inside_edits import at, bays, divided, fitted, unfitted, without
+from ablebox.core.cabinet.inside_edits import bays, divided, fitted, unfitted, without
 from ablebox.core.cabinet.kinds import KINDS, starting_case
+from ablebox.core.cabinet.places import at
 from ablebox.core.case.back_laid_on import LaidOnBack
 from ablebox.core.case.back_none import NoBack
 from ablebox.core.case.back_rabbeted import RabbetedBack

@@ -7,13 +7,15 @@ from dataclasses import replace
 
 from PyQt6.QtCore import QObject
 
+from ..core.cabinet.design import Case
 from ..core.cabinet.face_edits import cells
 from ..core.cabinet.inside_edits import bays
+from ..core.cabinet.places import put
 from ..core.errors import AbleBoxError, LengthNotUnderstood
 from ..core.lengths import Length
-from ..core.project.changes import add_case, delete_case, duplicate_case
+from ..core.project.changes import add_case, delete_case, duplicate_case, fitted_stock
 from ..core.project.choice import Choice
-from ..core.project.choices import choice, put_at, set_measured
+from ..core.project.choices import choice, set_measured
 from ..core.project.own_shop import OwnShop, load_shop, save_shop
 from ..core.reckoning import Reckoned
 from ..core.typed import read_length
@@ -144,13 +146,17 @@ class Desk(QObject):
 
     def put(self, letter: str, path: str, value: object, words: str) -> str:
         """Set what stands at a place of a case's design; return why not, or an empty text if it is set."""
-        case = self.document.project.case(letter)
         try:
-            after = self.document.project.with_case(put_at(case, path.split("."), value))
+            case = put(self.document.project.case(letter), path, value)
         except ValueError as fault:
             self.document.refused.emit(f"{str(fault)[:1].upper()}{str(fault)[1:]}.")
             return str(fault)
-        return self.change(f"{letter}: {words}", after)
+        return self.redesign(words, case)
+
+    def redesign(self, words: str, case: Case) -> str:
+        """Put a case's changed design in its place, built from stock there is; return why not, or an empty text."""
+        project = self.document.project
+        return self.change(f"{case.letter}: {words}", project.with_case(fitted_stock(project, case)))
 
     def add_case(self, kind: str = "base") -> None:
         """Add a case of a kind and select it."""

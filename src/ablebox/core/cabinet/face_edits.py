@@ -12,7 +12,7 @@ from ..fronts.cell.door import Door
 from ..fronts.cell.pair import Pair
 from ..fronts.face import Cell, FaceFronts, FaceTree, Line, Stack
 from .design import Case
-from .inside_edits import at, put
+from .places import at, put
 
 FACE = "fronts.face"
 

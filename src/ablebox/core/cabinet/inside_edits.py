@@ -7,39 +7,11 @@ A bay is named by its path, such as ``inside.bays.1.bays.0``.
 from __future__ import annotations
 
 from dataclasses import replace
-from typing import Any
 
 from ..case.inside.layout import Bay, Columns, Fitting, Inside, Rows
 from ..lengths import ZERO
 from .design import Case
-
-
-def at(case: Case, path: str) -> Any:
-    """Return what stands at a path of the design.
-
-    Raises:
-        AttributeError: if there is no such place.
-        IndexError: if there is no such bay.
-    """
-    found: Any = case
-    for step in path.split("."):
-        found = found[int(step)] if isinstance(found, tuple) else getattr(found, step)
-    return found
-
-
-def put(case: Case, path: str, value: Any) -> Case:
-    """Return the case with something else at a path."""
-    found: Case = _put(case, path.split("."), value)
-    return found
-
-
-def _put(record: Any, steps: list[str], value: Any) -> Any:
-    if not steps:
-        return value
-    if isinstance(record, tuple):
-        i = int(steps[0])
-        return (*record[:i], _put(record[i], steps[1:], value), *record[i + 1 :])
-    return replace(record, **{steps[0]: _put(getattr(record, steps[0]), steps[1:], value)})
+from .places import at, put
 
 
 def parent(path: str) -> tuple[str, int] | None:

@@ -13,6 +13,7 @@ import re
 from dataclasses import replace
 from typing import Any
 
+from ..cabinet import places
 from ..lengths import ZERO, Length, millimetres
 from .choice import Choice
 from .rack_choices import edging_choice, stock_choice
@@ -56,7 +57,7 @@ def _case_choice(project: Project, key: str, letter: str, rest: str) -> Choice |
     words, value, zero, optional = found
 
     def put(new: Length | None) -> Project:
-        changed = put_at(case, steps, new)
+        changed = places.put(case, rest, new)
         if rest == "width":
             changed = replace(changed, follows=False)
         return project.with_case(changed)
@@ -94,29 +95,6 @@ def _in_list(values: tuple[Length | None, ...], name: str, step: str) -> tuple[s
         return None
     words = f"{_LISTED[name]} {int(step) + 1}"
     return words, values[int(step)], name == "setbacks", name != "setbacks"
-
-
-def put_at(record: Any, steps: list[str], value: Any) -> Any:
-    """Return a record with another value at a place in it."""
-    if not steps:
-        return value
-    step, rest = steps[0], steps[1:]
-    if isinstance(record, tuple):
-        at = int(step)
-        return (*record[:at], put_at(record[at], rest, value), *record[at + 1 :])
-    return replace(record, **{step: put_at(getattr(record, step), rest, value)})
-
-
-def get_at(record: Any, steps: list[str]) -> Any:
-    """Return what stands at a place in a record.
-
-    Raises:
-        AttributeError: if there is no such place.
-        IndexError: if a list is shorter.
-    """
-    for step in steps:
-        record = record[int(step)] if isinstance(record, tuple) else getattr(record, step)
-    return record
 
 
 def _room_choice(project: Project, key: str, rest: str) -> Choice | None:

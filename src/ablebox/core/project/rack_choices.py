@@ -8,95 +8,41 @@
 from __future__ import annotations
 
 import re
-from dataclasses import replace
-from typing import Any
+from functools import partial
 
 from ..lengths import ZERO, Length, millimetres
-from ..stock import BoardGoods, Rack, SheetGoods
+from ..stock import Board, BoardGoods
 from .choice import Choice
-from .tree import Project, named_stock
+from .rack_edits import rows_of, with_band, with_row, with_stock
+from .tree import Project
 
 _THIN = millimetres("0.1")
-
-
-def with_goods(project: Project, old: SheetGoods, new: SheetGoods) -> Project:
-    """Return the project with one kind of sheet in place of another."""
-    rows = tuple(new if row is old else row for row in project.rack.goods)
-    return replace(project, rack=replace(project.rack, goods=rows))
-
-
-def merged(project: Project, own: Rack) -> Rack:
-    """Return another rack with what the project's cases need and it lacks taken over from the project's own."""
-    needed = {code for case in project.cases for _, code in named_stock(case)}
-    sheets, boards = {row.code for row in own.goods}, {row.code for row in own.boards}
-    bands = {row.code for row in own.edgings}
-    old = project.rack
-    return replace(
-        own,
-        goods=(*own.goods, *(row for row in old.goods if row.code in needed and row.code not in sheets | boards)),
-        boards=(*own.boards, *(row for row in old.boards if row.code in needed and row.code not in sheets | boards)),
-        edgings=(*own.edgings, *(row for row in old.edgings if row.code in needed and row.code not in bands)),
-    )
-
-
-def with_boards(project: Project, old: BoardGoods, new: BoardGoods) -> Project:
-    """Return the project with one kind of boards in place of another."""
-    rows = tuple(new if row is old else row for row in project.rack.boards)
-    return replace(project, rack=replace(project.rack, boards=rows))
-
-
-def _board_choice(project: Project, key: str, goods: BoardGoods, what: str) -> Choice | None:
-    def put(**changes: Any) -> Project:
-        return with_boards(project, goods, replace(goods, **changes))
-
-    if what == "thickness":
-        title = f"measured thickness of {goods.name}"
-        return Choice(key, title, goods.thickness, _THIN, lambda value: put(measured=value))
-    if what == "nominal":
-        return Choice(key, f"thickness of {goods.name}", goods.nominal, _THIN, lambda value: put(nominal=value))
-    found = re.fullmatch(r"board\.(\d+)\.(length|width)", what)
-    if found is None or not 1 <= int(found[1]) <= len(goods.boards):
-        return None
-    at, side = int(found[1]) - 1, found[2]
-
-    def put_side(value: Length) -> Project:
-        boards = list(goods.boards)
-        boards[at] = replace(boards[at], length=value) if side == "length" else replace(boards[at], width=value)
-        return put(boards=tuple(boards))
-
-    board = goods.boards[at]
-    return Choice(key, f"{side} of {board.name} in {goods.name}", getattr(board, side), _THIN, put_side)
+#: What is set by each thickness, and what it is called.
+_THICKNESSES = {"thickness": ("measured", "measured thickness"), "nominal": ("nominal", "nominal thickness")}
 
 
 def stock_choice(project: Project, key: str, code: str, what: str) -> Choice | None:
     """Return the choice behind a number of a kind of sheet or board; ``None`` if there is none."""
-    boards = next((row for row in project.rack.boards if row.code == code), None)
-    if boards is not None:
-        return _board_choice(project, key, boards, what)
-    goods = next((row for row in project.rack.goods if row.code == code), None)
-    if goods is None:
+    try:
+        stock = project.rack.stock(code)
+    except KeyError:
         return None
-
-    def put(**changes: Any) -> Project:
-        return with_goods(project, goods, replace(goods, **changes))
-
-    if what == "thickness":
-        title = f"measured thickness of {goods.name}"
-        return Choice(key, title, goods.thickness, _THIN, lambda value: put(measured=value))
-    if what == "nominal":
-        return Choice(key, f"nominal thickness of {goods.name}", goods.nominal, _THIN, lambda v: put(nominal=v))
-    found = re.fullmatch(r"sheet\.(\d+)\.(length|width)", what)
-    if found is None or not 1 <= int(found[1]) <= len(goods.sheets):
+    if what in _THICKNESSES:
+        name, words = _THICKNESSES[what]
+        put = partial(_put_thickness, project, code, name)
+        return Choice(key, f"{words} of {stock.name}", getattr(stock, what), _THIN, put)
+    found = re.fullmatch(r"(sheet|board)\.(\d+)\.(length|width)", what)
+    rows, row_word = rows_of(stock), "board" if isinstance(stock, BoardGoods) else "sheet"
+    if found is None or found[1] != row_word or not 1 <= int(found[2]) <= len(rows):
         return None
-    at, side = int(found[1]) - 1, found[2]
+    at, side = int(found[2]) - 1, found[3]
+    row = rows[at]
+    title = f"{side} of {row.name} in {stock.name}" if isinstance(row, Board) else f"{side} of a sheet of {stock.name}"
+    return Choice(key, title, getattr(row, side), _THIN, lambda value: with_row(project, code, at, **{side: value}))
 
-    def put_side(value: Length) -> Project:
-        sheets = list(goods.sheets)
-        old = sheets[at]
-        sheets[at] = replace(old, length=value) if side == "length" else replace(old, width=value)
-        return put(sheets=tuple(sheets))
 
-    return Choice(key, f"{side} of a sheet of {goods.name}", getattr(goods.sheets[at], side), _THIN, put_side)
+def _put_thickness(project: Project, code: str, name: str, value: Length) -> Project:
+    return with_stock(project, code, **{name: value})
 
 
 def edging_choice(project: Project, key: str, code: str) -> Choice | None:
@@ -104,9 +50,9 @@ def edging_choice(project: Project, key: str, code: str) -> Choice | None:
     edging = next((row for row in project.rack.edgings if row.code == code), None)
     if edging is None:
         return None
-
-    def put(value: Length) -> Project:
-        rows = tuple(replace(row, thickness=value) if row is edging else row for row in project.rack.edgings)
-        return replace(project, rack=replace(project.rack, edgings=rows))
-
+    put = partial(_put_band, project, code)
     return Choice(key, f"thickness of {edging.name}", edging.thickness, ZERO, put)
+
+
+def _put_band(project: Project, code: str, value: Length) -> Project:
+    return with_band(project, code, thickness=value)

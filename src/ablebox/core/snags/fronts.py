@@ -6,7 +6,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from ..assembly.part import Assembly, Placed
-from ..cabinet.inside_edits import put
+from ..cabinet.places import put
 from ..fronts.face import FaceFronts
 from ..fronts.hinges import hinge_count
 from ..fronts.making.slab import Slab

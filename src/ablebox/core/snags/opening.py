@@ -12,7 +12,7 @@ from dataclasses import dataclass, replace
 from itertools import combinations
 
 from ..assembly.part import Assembly, FrontSpace, Placed
-from ..cabinet.inside_edits import at, put
+from ..cabinet.places import at, put
 from ..case.base_hung import Hung
 from ..fronts.cell.door import Door
 from ..fronts.face import FaceFronts

@@ -12,7 +12,8 @@ from PyQt6.QtWidgets import QGridLayout, QHBoxLayout, QPushButton, QVBoxLayout
 from ...core.assembly.part import Face
 from ...core.cabinet.build import build
 from ...core.cabinet.design import SCHOOLS, Case
-from ...core.cabinet.inside_edits import at, divided, fitted, parent, unfitted, without
+from ...core.cabinet.inside_edits import divided, fitted, parent, unfitted, without
+from ...core.cabinet.places import at, put
 from ...core.cabinet.switching import SCHOOL_NAMES, schools_of, switched
 from ...core.case.counter.none import NoCounter
 from ...core.case.cutouts import Cutout
@@ -28,6 +29,7 @@ from ..desk import Desk
 from ..widgets.length_field import LengthField
 from ..widgets.picture_card import PictureCard
 from ..widgets.school_form import SchoolForm
+from ..widgets.size_row import add_size_row
 from ..widgets.words import LinkWords, Words
 
 #: What is usual for each thing (common practice, see the schools' modules).
@@ -103,7 +105,7 @@ class CaseTape:
     def _show(self, card: PictureCard, name: str, path: str, other: Any, chosen: bool) -> None:
         project = self._desk.document.project
         try:
-            case = fitted_stock(project, at_put(self._case, path, other))
+            case = fitted_stock(project, put(self._case, path, other))
             width = self._desk.document.made.assembly(self._letter).outside[0]
             assembly = build(_bare(case, name), project.rack, project.units, None, width)
             card.show_picture(joint(assembly, name), other.words, chosen)
@@ -111,8 +113,7 @@ class CaseTape:
             card.show_picture(None, other.words, chosen, str(fault))
 
     def _take(self, path: str, other: Any) -> None:
-        case = fitted_stock(self._desk.document.project, at_put(self._case, path, other))
-        self._desk.change(f"{self._letter}: {other.words}", self._desk.document.project.with_case(case))
+        self._desk.put(self._letter, path, other, other.words)
 
     def _button(self, words: str, name: str, pressed: Any) -> QPushButton:
         button = QPushButton(words)
@@ -156,13 +157,8 @@ class CaseTape:
     def _scribes(self, column: QVBoxLayout) -> None:
         column.addSpacing(6)
         column.addWidget(Words("Scribed to the wall", 15, True))
-        row = QHBoxLayout()
-        row.addWidget(Words("Sides go on behind the back", 14, wrap=True), 1)
-        field = LengthField(self._desk, f"{self._letter}/set_in", "sides beyond the back, to scribe", selects=False)
-        field.setObjectName(f"tape:{self._letter}/set_in")
-        field.setFixedWidth(92)
-        row.addWidget(field)
-        column.addLayout(row)
+        label = Words("Sides go on behind the back", 14, wrap=True)
+        add_size_row(self._desk, column, f"{self._letter}/set_in", label, "sides beyond the back, to scribe")
         for i, scribe in enumerate(self._case.scribes):
             side = scribe.role.removeprefix("side.")
             column.addWidget(
@@ -248,13 +244,7 @@ class CaseTape:
         """Let each shelf have a depth of its own."""
         for n in range(min(len(pins.setbacks), pins.count)):
             key = f"{self._letter}/{path}.setbacks.{n}"
-            row = QHBoxLayout()
-            row.addWidget(Words(f"Shelf {n + 1} set back", 14), 1)
-            field = LengthField(self._desk, key, f"set back of shelf {n + 1}", selects=False)
-            field.setObjectName(f"tape:{key}")
-            field.setFixedWidth(92)
-            row.addWidget(field)
-            column.addLayout(row)
+            add_size_row(self._desk, column, key, Words(f"Shelf {n + 1} set back", 14), f"set back of shelf {n + 1}")
         own = bool(pins.setbacks)
         if pins.count:
             new = () if own else (pins.setback,) * pins.count
@@ -283,59 +273,36 @@ class CaseTape:
         sizes = division.widths if columns else division.heights
         for i in reversed(range(len(sizes))) if isinstance(division, Rows) else range(len(sizes)):
             key = f"{self._letter}/{path}.{'widths' if columns else 'heights'}.{i}"
-            row = QHBoxLayout()
             number = self._desk.number(key)
             share = " (shared)" if sizes[i] is None else ""
             name = LinkWords(f"bay {i + 1}{share}", partial(self._desk.selection.select, bay=f"{path}.bays.{i}"), 14)
-            row.addWidget(name if number else Words(f"bay {i + 1}", 14), 1)
-            field = LengthField(self._desk, key, f"size of bay {i + 1}", selects=False)
-            field.setObjectName(f"tape:{key}")
-            field.setFixedWidth(92)
-            row.addWidget(field)
-            column.addLayout(row)
+            label = name if number else Words(f"bay {i + 1}", 14)
+            add_size_row(self._desk, column, key, label, f"size of bay {i + 1}")
         if isinstance(division, Rows):
             for i in range(len(division.setbacks)):
                 key = f"{self._letter}/{path}.setbacks.{i}"
-                row = QHBoxLayout()
-                row.addWidget(Words(f"Shelf {i + 1} set back", 14), 1)
-                field = LengthField(self._desk, key, f"set back of shelf {i + 1}", selects=False)
-                field.setObjectName(f"tape:{key}")
-                field.setFixedWidth(92)
-                row.addWidget(field)
-                column.addLayout(row)
+                add_size_row(
+                    self._desk, column, key, Words(f"Shelf {i + 1} set back", 14), f"set back of shelf {i + 1}"
+                )
         SchoolForm(self._desk, self._letter, column).add(path, division)
-
-    def _change(self, title: str, case: Case) -> bool:
-        return not self._desk.change(f"{self._letter}: {title}", self._desk.document.project.with_case(case))
 
     def _divide(self, path: str, rows: bool) -> None:
         case, new = divided(self._case, path, rows)
-        if self._change("fixed shelf" if rows else "partition", case):
+        if not self._desk.redesign("fixed shelf" if rows else "partition", case):
             self._desk.selection.select(bay=new)
 
     def _remove(self, path: str) -> None:
         case, left = without(self._case, path)
-        if self._change("remove a bay", case):
+        if not self._desk.redesign("remove a bay", case):
             self._desk.selection.select(bay=left if isinstance(at(case, left), Bay) else "")
 
     def _fit(self, path: str, record: type) -> None:
-        project = self._desk.document.project
-        fitting = switched(None, record, project.units.system)
-        case = fitted_stock(project, fitted(self._case, path, fitting))
-        self._change(fitting.words, case)
+        fitting = switched(None, record, self._desk.document.project.units.system)
+        self._desk.redesign(fitting.words, fitted(self._case, path, fitting))
 
     def _without_fitting(self, path: str, number: int) -> None:
         words = at(self._case, path).fittings[number].words
-        self._change(f"{words} taken out", unfitted(self._case, path, number))
-
-
-def at_put(case: Case, path: str, value: Any) -> Case:
-    """Return the case with another school at a path."""
-    head, _, last = path.rpartition(".")
-    if not head:
-        return replace(case, **{last: value})
-    inner = replace(getattr(case, head), **{last: value})
-    return replace(case, **{head: inner})
+        self._desk.redesign(f"{words} taken out", unfitted(self._case, path, number))
 
 
 #: Things whose other schools may not go with the fronts, so that their pictures are built with them.

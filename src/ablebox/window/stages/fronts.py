@@ -10,19 +10,18 @@ from PyQt6.QtWidgets import QComboBox, QGridLayout, QHBoxLayout, QPushButton, QS
 from ...core.assembly.part import FrontSpace
 from ...core.cabinet.design import SCHOOLS, Case
 from ...core.cabinet.face_edits import cells, closed_by, divided, parent, taking, without
-from ...core.cabinet.inside_edits import at
+from ...core.cabinet.places import at
 from ...core.cabinet.switching import SCHOOL_NAMES, schools_of, switched
 from ...core.drawing.case_views import section
 from ...core.drawing.face_view import Boundary, boundaries, face_view, swing_plan
 from ...core.drawing.shapes import Drawing
 from ...core.fronts.face import FaceFronts, Line, Stack
 from ...core.lengths import TICKS_PER_MM, Length
-from ...core.project.changes import fitted_stock
 from ..desk import Desk
 from ..widgets.drawing_view import DrawingView
 from ..widgets.face_editor import FaceEditor
-from ..widgets.length_field import LengthField
 from ..widgets.school_form import SchoolForm
+from ..widgets.size_row import add_size_row
 from ..widgets.words import LinkWords, Words
 from .stage import Stage
 
@@ -162,16 +161,12 @@ class FrontsStage(Stage):
             self._opened.add(key)
         self.refresh()
 
-    def _change(self, title: str, case: Case) -> bool:
-        project = self.desk.document.project
-        return not self.desk.change(f"{self._letter}: {title}", project.with_case(fitted_stock(project, case)))
-
     def _switch(self, what: str, school: str) -> None:
         fronts = self._case.fronts
         if isinstance(fronts, FaceFronts):
             system = self.desk.document.project.units.system
             new = switched(getattr(fronts, what), SCHOOLS[what][school], system)
-            self.desk.put(self._letter, f"fronts.{what}", fitted_record(self.desk, new), new.words)
+            self.desk.put(self._letter, f"fronts.{what}", new, new.words)
             self.refresh()
 
     def _split(self, stack: bool) -> None:
@@ -179,7 +174,7 @@ class FrontsStage(Stage):
         if not path:
             return
         case, new = divided(self._case, path, stack)
-        if self._change("split a front", case):
+        if not self.desk.redesign("split a front", case):
             self.desk.selection.select(cell=new)
 
     def _remove(self) -> None:
@@ -187,14 +182,14 @@ class FrontsStage(Stage):
         if not path:
             return
         case, left = without(self._case, path)
-        if self._change("remove a front", case):
+        if not self.desk.redesign("remove a front", case):
             self.desk.selection.select(cell=left)
 
     def _close_by(self, record: type) -> None:
         path = self._cell()
         system = self.desk.document.project.units.system
         cell = switched(at(self._case, path), record, system)
-        self._change(cell.words, closed_by(self._case, path, cell))
+        self.desk.redesign(cell.words, closed_by(self._case, path, cell))
 
     def tape(self, column: QVBoxLayout) -> None:
         """Show what closes the selected cell, the sizes beside it, and how all fronts are made."""
@@ -207,7 +202,7 @@ class FrontsStage(Stage):
             close = QPushButton("Close it with fronts")
             close.setObjectName("close-case")
             system = self.desk.document.project.units.system
-            new = fitted_record(self.desk, switched(fronts, FaceFronts, system))
+            new = switched(fronts, FaceFronts, system)
             close.clicked.connect(lambda: self.desk.put(self._letter, "fronts", new, "close it with fronts"))
             column.addWidget(close)
             return
@@ -284,28 +279,7 @@ class FrontsStage(Stage):
         for i in range(len(division.cells)):
             key = f"{self._letter}/{path}.{'heights' if stack else 'widths'}.{i}"
             sizes = division.heights if isinstance(division, Stack) else division.widths
-            row = QHBoxLayout()
-            go = partial(self.desk.selection.select, cell=f"{path}.cells.{i}")
-            row.addWidget(LinkWords(f"front {i + 1}", go, 14), 1)
-            field = LengthField(self.desk, key, f"size of front {i + 1}", selects=False)
-            field.setObjectName(f"tape:{key}")
-            field.setFixedWidth(92)
-            if sizes[i] is None:
-                row.addWidget(self._parts(division, path, i))
-            row.addWidget(field)
-            column.addLayout(row)
+            label = LinkWords(f"front {i + 1}", partial(self.desk.selection.select, cell=f"{path}.cells.{i}"), 14)
+            parts = () if sizes[i] is not None else (self._parts(division, path, i),)
+            add_size_row(self.desk, column, key, label, f"size of front {i + 1}", *parts)
         SchoolForm(self.desk, self._letter, column).add(path, division)
-
-
-def fitted_record(desk: Desk, record: object) -> object:
-    """Return fronts, or how they are made, with stock the project has."""
-    project = desk.document.project
-    if isinstance(record, FaceFronts):
-        case = Case("A", fronts=record)
-        return fitted_stock(project, case).fronts
-    for name in ("fit", "making"):
-        if type(record) in schools_of(FaceFronts, name):
-            case = Case("A", fronts=FaceFronts(**{name: record}))  # type: ignore[arg-type]
-            fronts = fitted_stock(project, case).fronts
-            return getattr(fronts, name)
-    return record

@@ -12,6 +12,9 @@ from PyQt6.QtWidgets import QLineEdit, QStyle, QStyleOptionFrame
 from ..desk import Desk
 from ..qt_canvas import draw_text
 
+#: Width of fields that stand in columns, in pixels.
+FIELD_WIDTH = 92
+
 
 class LengthField(QLineEdit):
     """A field for a number of the project.

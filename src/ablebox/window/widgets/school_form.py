@@ -12,7 +12,8 @@ from PyQt6.QtWidgets import QCheckBox, QComboBox, QHBoxLayout, QSpinBox, QVBoxLa
 
 from ...core.cabinet.switching import SCHOOL_NAMES, schools_of, switched
 from ..desk import Desk
-from .length_field import LengthField
+from .length_field import FIELD_WIDTH
+from .size_row import add_size_row
 from .words import Words
 
 _LABELS = {
@@ -21,7 +22,6 @@ _LABELS = {
 }  # fmt: skip
 #: Fields that are edited on a drawing, not in a form.
 _DRAWN = {"face"}
-_FIELD_WIDTH = 92
 
 
 class SchoolForm:
@@ -65,12 +65,10 @@ class SchoolForm:
     def _one(self, where: str, metadata: Any, value: Any) -> None:
         words, kind = metadata["words"], metadata["kind"]
         if kind == "size":
-            field = LengthField(self._desk, f"{self._letter}/{where}", words, selects=False)
-            field.setObjectName(f"tape:{self._letter}/{where}")
-            field.setFixedWidth(_FIELD_WIDTH)
+            label = Words(words[:1].upper() + words[1:], 14, wrap=True)
+            field = add_size_row(self._desk, self._column, f"{self._letter}/{where}", label, words)
             if "empty" in metadata:
                 field.setPlaceholderText(metadata["empty"])
-            self._row(words, field)
         elif kind == "option":
             box = QCheckBox(words)
             box.setObjectName(f"form:{where}")
@@ -82,7 +80,7 @@ class SchoolForm:
             spin.setRange(0, metadata["most"])
             spin.setKeyboardTracking(False)
             spin.setValue(value)
-            spin.setFixedWidth(_FIELD_WIDTH)
+            spin.setFixedWidth(FIELD_WIDTH)
             self._named(spin, where, words)
             spin.valueChanged.connect(lambda number: self._put(where, words, number))
             self._row(words, spin)
@@ -114,7 +112,7 @@ class SchoolForm:
         for code, text in rows:
             combo.addItem(text, code)
         combo.setCurrentIndex(max(0, combo.findData(value)))
-        combo.setFixedWidth(_FIELD_WIDTH + 46)
+        combo.setFixedWidth(FIELD_WIDTH + 46)
         combo.setMinimumContentsLength(6)
         combo.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
         self._named(combo, where, words)
