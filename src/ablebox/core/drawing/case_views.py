@@ -5,13 +5,14 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from ..assembly.part import Assembly, Hand, Placed
+from ..assembly.part import Assembly, Placed
 from ..assembly.solid import Box
 from ..lengths import TICKS_PER_MM, Length
 from ..parts.listing import Part
 from ..reckoning import Reckoned
 from ..shop.made import Made
 from .cut_through import cut_part, cut_rects, outline
+from .from_the_front import part_from_the_front, pulls_of, swing_of
 from .shapes import Area, Circle, Dimension, Drawing, Path
 
 
@@ -48,7 +49,7 @@ def elevation(made: Made, letter: str, open_doors: bool = False, bay_lit: str = 
     for part in sorted(assembly.parts, key=lambda part: -part.box.high[1]):
         if part.stands == "front" and open_doors:
             continue
-        _front_of(drawing, part, f"part:{codes[part.role]}", assembly.outside[0].length.mm)
+        drawing.add(*part_from_the_front(part, f"part:{codes[part.role]}", assembly.outside[0].length.mm))
     width, height, _ = assembly.outside
     w, h = width.length.mm, height.length.mm
     left, right = (proud.mm for proud in assembly.proud)
@@ -61,6 +62,8 @@ def elevation(made: Made, letter: str, open_doors: bool = False, bay_lit: str = 
     if line is not None:
         drawing.add(_dimension(made, line, False, 0, line.length.mm, w + right, 1.05))
     if closed:
+        for space in assembly.fronts:
+            drawing.add(*(line for part in assembly.parts_of(space) for line in pulls_of(part)), *swing_of(space))
         _door_dimensions(made, drawing, assembly)
     else:
         for bay in assembly.bays:
@@ -70,42 +73,6 @@ def elevation(made: Made, letter: str, open_doors: bool = False, bay_lit: str = 
             )
         _inside_dimensions(made, drawing, assembly)
     return drawing
-
-
-def _front_of(drawing: Drawing, part: Placed, hot: str, wide: float) -> None:
-    x0, x1 = (Length(t).mm for t in part.box.span(0))
-    y0, y1 = (Length(t).mm for t in part.box.span(2))
-    if part.role.startswith("base"):
-        # A base frame goes on under the neighbours.
-        x1 = min(x1, wide)
-        if x1 <= x0:
-            return
-    if part.role == "kick" or part.role == "base.front":
-        drawing.add(Area(x0, y0, x1 - x0, y1 - y0, "shade", "ink", 0.9, "", hot))
-        return
-    face_on = part.axes[2] == 1
-    pattern = ("grain-y" if part.axes[0] == 2 else "grain-x") if face_on else "plies-x" if part.axes[2] == 2 else ""
-    fill = "wood" if face_on else "wood-edge"
-    drawing.add(Area(x0, y0, x1 - x0, y1 - y0, fill, "ink", 1.1, pattern, hot))
-    if part.stands == "front":
-        drawing.add(*pulls_of(part))
-    if part.stands == "front" and part.hand is not Hand.NONE:
-        hinge, free = (x0, x1) if part.hand is Hand.LEFT else (x1, x0)
-        middle = (y0 + y1) / 2
-        drawing.add(Path(((free, y0), (hinge, middle), (free, y1)), "grain", 0.8, True))
-
-
-def pulls_of(part: Placed) -> list[Circle | Path]:
-    """Return the pulls on a front as seen from before it: a bar from screw to screw, or a knob."""
-    found: list[Circle | Path] = []
-    for holes in part.holes:
-        if holes.name != "pull screws":
-            continue
-        points = [(Length(x).mm, Length(z).mm) for x, _, z in holes.centres]
-        bars = list(zip(points[::2], points[1::2], strict=False)) if holes.pairs else []
-        found += [Path(bar, "ink", 3.0) for bar in bars]
-        found += [] if holes.pairs else [Circle(x, z, 8, "ink", "") for x, z in points]
-    return found
 
 
 def _door_dimensions(made: Made, drawing: Drawing, assembly: Assembly) -> None:

@@ -11,8 +11,9 @@ from ..assembly.part import Assembly, FrontSpace, Placed
 from ..fronts.face import FaceTree, Line, Stack
 from ..lengths import TICKS_PER_MM
 from ..shop.made import Made
-from .case_views import codes_by_role, pulls_of, stands
+from .case_views import codes_by_role, stands
 from .cut_through import cut_part
+from .from_the_front import leaf_of, part_from_the_front, pulls_of, swing_of
 from .shapes import Area, Circle, Dimension, Drawing, Label, Path, Shape
 
 #: How far an open drawer is drawn out, as a share of the case's depth.
@@ -40,7 +41,7 @@ def face_view(made: Made, letter: str, lit: str, opened: frozenset[str]) -> Draw
     for part in sorted(assembly.parts, key=lambda part: -part.box.high[1]):
         if part.stands == "front" and part.role in gone:
             continue
-        _front_of(drawing, part, f"part:{codes[part.role]}", assembly.outside[0].length.mm)
+        drawing.add(*part_from_the_front(part, f"part:{codes[part.role]}", assembly.outside[0].length.mm))
     for space in assembly.fronts:
         _cell(drawing, made, assembly, space, space.path == lit, space.path in opened)
     width, height, _ = assembly.outside
@@ -55,24 +56,6 @@ def face_view(made: Made, letter: str, lit: str, opened: frozenset[str]) -> Draw
     return drawing
 
 
-def _front_of(drawing: Drawing, part: Placed, hot: str, wide: float) -> None:
-    x0, x1, z0, z1 = (_mm(t) for t in (*part.box.span(0), *part.box.span(2)))
-    if part.role.startswith("base"):
-        # A base frame goes on under the neighbours.
-        x1 = min(x1, wide)
-        if x1 <= x0:
-            return
-    if part.role in ("kick", "base.front"):
-        drawing.add(Area(x0, z0, x1 - x0, z1 - z0, "shade", "ink", 0.9, "", hot))
-        return
-    face_on = part.axes[2] == 1
-    along = ("grain-y" if part.axes[0] == 2 else "grain-x") if face_on else ""
-    fill = "wood" if face_on else "wood-edge"
-    if part.role.endswith(".panel"):
-        fill = "wood-edge"
-    drawing.add(Area(x0, z0, x1 - x0, z1 - z0, fill, "ink", 1.0, along, hot))
-
-
 def _cell(drawing: Drawing, made: Made, assembly: Assembly, space: FrontSpace, lit: bool, opened: bool) -> None:
     x0, x1, z0, z1 = (edge.mm for edge in space.front)
     hot = f"cell:{space.path}"
@@ -85,30 +68,13 @@ def _cell(drawing: Drawing, made: Made, assembly: Assembly, space: FrontSpace, l
 
 def _hardware(drawing: Drawing, assembly: Assembly, space: FrontSpace) -> None:
     """Cups where they are bored, the swing of doors, and pulls where hands look for them."""
-    x0, x1, z0, z1 = (edge.mm for edge in space.front)
     for part in assembly.parts_of(space):
         drawing.add(*pulls_of(part))
         for holes in part.holes:
             if holes.name == "hinge cups":
                 for x, _, z in holes.centres:
                     drawing.add(Circle(_mm(x), _mm(z), holes.diameter.mm / 2, "", "quiet"))
-    middle, high = (x0 + x1) / 2, (z0 + z1) / 2
-    for side in space.hinged:
-        a, b = _leaf(space, side)
-        hinge, free = (a, b) if side == "left" else (b, a)
-        drawing.add(Path(((free, z0), (hinge, high), (free, z1)), "grain", 0.8, True))
-    if space.opens in ("up", "down"):
-        hinge, free = (z1, z0) if space.opens == "up" else (z0, z1)
-        drawing.add(Path(((x0, free), (middle, hinge), (x1, free)), "grain", 0.8, True))
-
-
-def _leaf(space: FrontSpace, side: str) -> tuple[float, float]:
-    """Return from where to where the door hung at a side reaches: half of a pair, or the whole front."""
-    left, right = space.front[0].mm, space.front[1].mm
-    middle = (left + right) / 2
-    if space.opens != "pair":
-        return left, right
-    return (left, middle) if side == "left" else (middle, right)
+    drawing.add(*swing_of(space))
 
 
 def _sizes(drawing: Drawing, made: Made, assembly: Assembly, beyond: float) -> None:
@@ -178,8 +144,8 @@ def _swung(drawing: Drawing, part: Placed, space: FrontSpace) -> None:
     x0, x1 = (_mm(t) for t in part.box.span(0))
     y0, y1 = (_mm(t) for t in part.box.span(1))
     middle = (x0 + x1) / 2
-    side = next(s for s in space.hinged if _leaf(space, s)[0] <= middle <= _leaf(space, s)[1])
-    left, right = _leaf(space, side)
+    side = next(s for s in space.hinged if leaf_of(space, s)[0] <= middle <= leaf_of(space, s)[1])
+    left, right = leaf_of(space, side)
     hinge, sign = (left, 1.0) if side == "left" else (right, -1.0)
     corners = [(x0, y0), (x1, y0), (x1, y1), (x0, y1)]
     turned = tuple((hinge + sign * (y - y0), y0 - sign * (x - hinge)) for x, y in corners)

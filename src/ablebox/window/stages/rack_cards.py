@@ -132,7 +132,7 @@ class KindCard(Card):
         combo.setAccessibleName("what it is made of")
         combo.setToolTip("What it is made of: for the sag of shelves")
         combo.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
-        combo.setMinimumContentsLength(15)
+        combo.setMinimumContentsLength(22)
         combo.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
         for code, material in materials().items():
             combo.addItem(material.name, code)
