@@ -22,6 +22,8 @@ from ablebox.core.case.inside.layout import Bay, Columns, Rows
 from ablebox.core.case.inside.pull_out import PullOut
 from ablebox.core.case.inside.shelves_on_pins import PinShelves
 from ablebox.core.case.kick_notched import NotchedKick
+from ablebox.core.drawing.case_views import section
+from ablebox.core.drawing.face_view import swing_plan
 from ablebox.core.errors import SizeImpossible
 from ablebox.core.fronts.cell.door import Door
 from ablebox.core.fronts.cell.drawer import Drawer
@@ -60,6 +62,10 @@ RACK = Rack(
 UNITS = Units()
 D, PAIR = Drawer(), Pair()
 BARE = Slab("doors", "")
+
+
+def BANK(first: str) -> Stack:
+    return Stack((D, D, D), (inches(first), None, None))
 
 
 def built(
@@ -130,6 +136,42 @@ class WorkedByHand(unittest.TestCase):
         assembly = build(case, replace(RACK, goods=goods), Units(System.MM))
         self.assertEqual(assembly.part("drawer.1.front").length.length, millimetres("506.6"))
         self.assertEqual(assembly.part("drawer.1.side.left").length.length, millimetres(500))
+
+    @rows(
+        # Face-frame bank, inset: 18 wide, stiles and rails 1 1/2, gaps 1/8: opening 15 x 27 1/2, two rails between;
+        # fronts 27 1/2 - 3 - 6/8 = 23 3/4 in all, 4 3/4 given, the others half of 19.
+        (True, (18, "34 1/2", 24), {"fit": Inset(inches("1/8")), "face": BANK("4 3/4")}, {
+            "drawer-front.1": ("14 3/4", "4 3/4"), "drawer-front.3": ("14 3/4", "9 1/2"), "frame.mid-rail.1": ("15", "1 1/2"),
+            # Box 15 - 1, its ends 2 sides less; height 5 - 1, the back less 5/8; longest slide in 22 1/4 - 1/4.
+            "drawer.1.front": ("13", "4"), "drawer.1.back": ("13", "3 3/8"), "drawer.1.side.left": ("22", "4"),
+            "drawer.3.front": ("13", "8 3/4"), "drawer.1.bottom": ("13 7/16", "21 3/4")}),
+        # Inset stack without a frame: 24 wide, opening 22 1/2 x 29; 29 - 4/8 = 28 1/2, 6 1/2 given, the others 11; 24 - 3/4 - 1/4 - 3/4
+        # is 22 1/4 deep behind the front: slides of 22.
+        (False, (24, "34 1/2", 24), {"fit": Inset(inches("1/8")), "face": BANK("6 1/2")}, {
+            "drawer-front.1": ("22 1/4", "6 1/2"), "drawer-front.2": ("22 1/4", "11"), "drawer.1.front": ("20 1/2", "5 11/16"),
+            "drawer.1.side.left": ("22", "5 11/16")}),
+        # Half-inch overlay vanity, 36 wide, 32 1/2 high: opening 33 x 25 1/2; a false front of 6 over a pair; what shows
+        # between is the rail less both overlays, 1/2: 26 1/2 - 6 - 1/2 = 20; doors (34 - 1/8) / 2.
+        (True, (36, "32 1/2", 21), {"fit": Overlay(), "face": Stack((FalseFront(), PAIR), (inches(6), None))}, {
+            "false.1": ("34", "6"), "door.left.2": ("20", "16 15/16"), "door.right.2": ("20", "16 15/16")}),
+        # Full overlay, four equal drawers: 30 3/8 - 3/8 = 30, a quarter each 7 1/2; 24 - 1/8 wide. A front
+        # covers (3/4 - 1/8) / 2 of where a member would be: a box of 7 1/2 - 5/8 - 1.
+        (False, (24, "34 1/2", 24), {"face": Stack((D, D, D, D), (None,) * 4)}, {
+            "drawer-front.1": ("23 7/8", "7 1/2"), "drawer-front.4": ("23 7/8", "7 1/2"), "drawer.2.front": ("20 1/2", "5 7/8")}),
+        # Lipped door and drawer in a frame: overlay 1/4 all around, rail of 1 1/2 shows 1.
+        (True, (21, "34 1/2", 24), {"fit": Lipped(), "face": Stack((D, Door()), (inches(5), None))}, {
+            "drawer-front.1": ("18 1/2", "5"), "door.2": ("22", "18 1/2"), "drawer.1.front": ("16", "3 1/2")}),
+        # Centre slide: play of 1/16 each side; undermount on 1/2 sides: 42 mm less inside, given here as 1 5/8 in.
+        (False, (30, "34 1/2", 24), {"face": D, "slides": CentreMount()}, {"drawer.front": ("27 3/8", "28")}),
+        (False, (30, "34 1/2", 24), {"face": D, "slides": Undermount(inches("1 5/8"))}, {"drawer.front": ("26 7/8", "28")}),
+    )  # fmt: skip
+    def test_whole_builds(
+        self, frame: bool, size: Any, fronts: dict[str, Any], wanted: dict[str, tuple[str, str]]
+    ) -> None:
+        assembly = built(frame, size=size, box=DrawerBox(corner="butt"), **fronts)
+        self.assertEqual(check(assembly), [])
+        found = {role: (assembly.part(role).length.length, assembly.part(role).width.length) for role in wanted}
+        self.assertEqual(found, {role: (inches(length), inches(width)) for role, (length, width) in wanted.items()})
 
     def test_a_measured_opening_decides_the_box(self) -> None:
         case = Case(
@@ -358,6 +400,22 @@ class Snags(unittest.TestCase):
                           "door.1.panel", "door.2"})  # fmt: skip
         (snag,) = self.found("hinge.groove", face=face)
         self.assertEqual(snag.key, "A/fronts.face.cells.0.making.stile")
+
+    def test_wide_doors_of_any_making(self) -> None:
+        """A door over 24 in wide sags (common practice): a slab, a framed one, but not a pair of 2 x 14."""
+        for making in (BARE, FramePanel()):
+            self.assertTrue(self.found("door.wide", face=Door(), making=making))
+            self.assertEqual(self.found("door.wide", face=PAIR, making=making), [])
+
+    def test_an_opened_drawer_comes_out_in_section_and_plan(self) -> None:
+        for face in (D, Stack((D, D), (None, None))):
+            project = sound()
+            made = Made(project.with_case(replace(project.cases[0], inside=Bay(), fronts=FaceFronts(face=face))))
+            (space, *_) = made.assembly("A").fronts
+            still, out = section(made, "A"), section(made, "A", pulled=space.roles)
+            self.assertLess(out.bounds()[0], still.bounds()[0] - 200)
+            still, out = (swing_plan(made, "A", space, opened) for opened in (False, True))
+            self.assertLess(out.bounds()[1], still.bounds()[1] - 200)
 
     def test_heavy_doors_take_more_hinges(self) -> None:
         project = sound()
