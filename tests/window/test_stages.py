@@ -15,6 +15,7 @@ from ablebox.core.cabinet.kinds import KINDS
 from ablebox.core.case.inside.layout import Bay
 from ablebox.core.drawing.exploded import Look
 from ablebox.core.fronts.none import NoFronts
+from ablebox.core.lengths import inches
 from ablebox.core.units import System
 from ablebox.window import ask
 from ablebox.window.widgets.drawing_view import DrawingView
@@ -421,6 +422,80 @@ class PartsAndSheets(UiCase):
         self.assertIn("fits on no sheet", self.snag())
         self.press("add-sheet:doors")
         self.assertEqual(self.snag(), "No snags.")
+
+
+class Rack(UiCase):
+    def setUp(self) -> None:
+        super().setUp()
+        self.demo()
+        self.key(Qt.Key.Key_5, CTRL)
+        self.press("show-rack")
+
+    def overtype(self, name: str, text: str) -> None:
+        """Put the cursor into a field as a person does, clear it and type."""
+        field = self.find(QLineEdit, name)
+        field.setFocus()
+        field.selectAll()
+        QTest.keyClicks(field, text) if text else QTest.keyClick(field, Qt.Key.Key_Delete)
+        QTest.keyClick(field, Qt.Key.Key_Return)
+        self.settle()
+
+    def rack(self):  # type: ignore[no-untyped-def]
+        return self.window.desk.document.project.rack
+
+    def test_sheets(self) -> None:
+        before = self.rack()
+        self.press("add-offcut:case")
+        self.overtype(f"count:case:{len(before.sheet_goods('case').sheets) + 1}", "3")
+        self.overtype("goods-name:case", "good ply")
+        self.overtype("goods-name:case", "")  # left empty, the name stays
+        self.press("grain:case")
+        goods = self.rack().sheet_goods("case")
+        self.assertEqual((goods.name, goods.grained, goods.sheets[-1].count), ("good ply", False, 3))
+        for _ in range(4):
+            self.act("undo")
+        self.assertEqual(self.rack(), before)
+
+    def test_boards(self) -> None:
+        before = self.rack()
+        at = len(before.board_goods("frame").boards) + 1
+        self.press("add-board:frame")
+        self.overtype(f"board-name:frame:{at}", "wide one")
+        self.overtype(f"field:stock/frame/board.{at}.width", "13 1/4")
+        self.overtype(f"price:frame:{at}", "21,50")
+        board = self.rack().board_goods("frame").boards[-1]
+        self.assertEqual((board.name, board.width, board.price), ("wide one", inches("13 1/4"), 2_150))
+        self.overtype(f"price:frame:{at}", "")
+        self.assertIsNone(self.rack().board_goods("frame").boards[-1].price)
+        self.press(f"remove-board:frame:{at}")
+        self.assertEqual(self.rack(), before)
+
+    def test_kinds_come_and_go_and_those_in_use_stay(self) -> None:
+        before = self.rack()
+        self.press("add-goods")
+        self.press("add-boards")
+        self.press("add-edging")
+        self.assertEqual(len(self.rack().edgings), len(before.edgings) + 1)
+        self.assertIsNone(self.window.findChild(QAbstractButton, "remove-kind:case"))
+        self.press("remove-kind:stock-1")
+        self.press("remove-kind:boards-1")
+        self.act("undo")
+        self.assertEqual(self.rack().boards[-1].code, "boards-1")
+        self.overtype("band-name:band-1", "walnut strip")
+        self.overtype("field:edging/band-1/thickness", "1/8")
+        self.assertEqual(
+            (self.rack().edgings[-1].name, self.rack().edgings[-1].thickness), ("walnut strip", inches("1/8"))
+        )
+
+    def test_hardware_takes_prices_and_a_wrong_size_loses_nothing(self) -> None:
+        self.overtype("price:hardware:1", "0.85")
+        self.assertEqual([item.price for item in self.rack().hardware], [85])
+        before = self.rack()
+        self.overtype("field:stock/case/thickness", "three quarters")
+        self.assertEqual(self.rack(), before)
+        self.assertTrue(self.snag())
+        self.overtype("field:stock/case/thickness", "40")
+        self.assertEqual(self.rack(), before)
 
 
 class Everywhere(UiCase):
