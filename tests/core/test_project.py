@@ -12,10 +12,18 @@ from pathlib import Path
 from random import Random
 from unittest import mock
 
+from ablebox.core.case.back_laid_on import LaidOnBack
+from ablebox.core.case.frame.face_frame import FaceFrame
 from ablebox.core.errors import FileChangedUnderneath, FileFaulty, FileNewer, FileNotWritten, SizeImpossible
+from ablebox.core.fronts.cell.drawer import Drawer
+from ablebox.core.fronts.face import FaceFronts, Stack
+from ablebox.core.fronts.fit.overlay import Overlay
+from ablebox.core.fronts.making.frame_panel import FramePanel
+from ablebox.core.fronts.none import NoFronts
 from ablebox.core.lengths import Length, inches
 from ablebox.core.project.changes import History, add_case, delete_case, duplicate_case
 from ablebox.core.project.choices import choice, set_measured
+from ablebox.core.project.construction import copied
 from ablebox.core.project.files import load, save
 from ablebox.core.project.json_format import from_text, to_text
 from ablebox.core.project.tree import Project, new_project, next_letter
@@ -277,6 +285,23 @@ class Changing(unittest.TestCase):
         self.assertEqual([case.letter for case in project.cases], ["A", "B"])
         self.assertEqual(dict(project.measured), {})
         self.assertEqual(next_letter(project.cases), "C")
+
+    def test_a_way_of_building_is_copied_without_what_a_case_is(self) -> None:
+        """A drawer base built like its neighbour stays a drawer base, and an open case stays open."""
+        project = new_project()
+        first = replace(project.cases[0], follows=False, in_alcove=False, width=inches(24))
+        drawers = replace(
+            first, letter="B", width=inches(18), fronts=FaceFronts(face=Stack((Drawer(), Drawer()), (None,) * 2))
+        )
+        shelves = replace(first, letter="C", fronts=NoFronts())
+        source = replace(first, frame=FaceFrame(), back=LaidOnBack(), fronts=FaceFronts(Overlay(), FramePanel()))
+        project = copied(replace(project, cases=(source, drawers, shelves)), "A", ["B", "C"])
+        one, other = project.case("B"), project.case("C")
+        assert isinstance(one.fronts, FaceFronts)
+        self.assertEqual(one.fronts, replace(source.fronts, face=drawers.fronts.face))
+        self.assertEqual((one.frame, one.back, one.width), (source.frame, source.back, inches(18)))
+        self.assertEqual((other.frame, other.fronts), (source.frame, NoFronts()))
+        self.assertIsNone(buildable(project))
 
     def test_units_can_be_switched_without_changing_a_size(self) -> None:
         project = new_project()

@@ -257,6 +257,15 @@ class Rack:
             if len(set(codes)) != len(codes):
                 raise ValueError(f"two rows of {kind} have the same code")
 
+    @property
+    def codes(self) -> dict[str, set[str]]:
+        """The codes a design may name, by the kind of field that names them; an empty band is a bare edge."""
+        return {
+            "sheets": {row.code for row in self.goods},
+            "boards": {row.code for row in self.boards},
+            "band": {"", *(row.code for row in self.edgings)},
+        }
+
     def sheet_goods(self, code: str) -> SheetGoods:
         """Return the sheet goods with this code.
 

@@ -12,7 +12,7 @@ from math import ceil
 from ..cuts.plan import Plan
 from ..lengths import TICKS_PER_FOOT, TICKS_PER_MM, Length, inches
 from ..shop.made import Made
-from ..stock import Board, BoardGoods
+from ..stock import Board, BoardGoods, Edging
 from ..units import System
 
 #: Banding bought over what is needed (10 %, common practice).
@@ -32,16 +32,21 @@ def sheets_to_buy(made: Made, plans: Mapping[str, Plan]) -> list[tuple[str, int]
     return rows
 
 
-def banding(made: Made) -> list[tuple[str, str]]:
-    """Return how much of each edging is needed, waste included, in whole feet or metres."""
-    runs: dict[str, int] = {}
+def _band_runs(made: Made) -> dict[Edging, int]:
+    """Return how far each band runs, in ticks, waste not included."""
+    runs: Counter[Edging] = Counter()
     for part in made.parts:
         for band in part.bands:
-            runs[band.edging.name] = runs.get(band.edging.name, 0) + band.run.ticks * part.count
+            runs[band.edging] += band.run.ticks * part.count
+    return runs
+
+
+def banding(made: Made) -> list[tuple[str, str]]:
+    """Return how much of each edging is needed, waste included, in whole feet or metres."""
     inch = made.units.system is System.INCH
     unit = TICKS_PER_FOOT if inch else 1000 * TICKS_PER_MM
     words = "ft" if inch else "m"
-    return [(name, f"{ceil(run * (1 + BAND_WASTE) / unit)} {words}") for name, run in runs.items()]
+    return [(edging.name, f"{ceil(run * (1 + BAND_WASTE) / unit)} {words}") for edging, run in _band_runs(made).items()]
 
 
 def hardware(made: Made) -> list[tuple[str, int]]:
@@ -126,14 +131,9 @@ def cost(made: Made, plans: Mapping[str, Plan]) -> tuple[int, list[str]]:
             unknown.append(f"{need.goods.name} {need.board.name}")
         else:
             total += need.board.price * need.pieces
-    runs: dict[str, int] = {}
-    for part in made.parts:
-        for band in part.bands:
-            runs[band.edging.code] = runs.get(band.edging.code, 0) + band.run.ticks * part.count
-    for code, run in runs.items():
-        edging = made.project.rack.edging(code)
-        if edging is None or edging.price is None:
-            unknown.append(edging.name if edging else code)
+    for edging, run in _band_runs(made).items():
+        if edging.price is None:
+            unknown.append(edging.name)
         else:
             total += ceil(edging.price * run * (1 + BAND_WASTE) / (1000 * TICKS_PER_MM))
     prices_of = {item.name: item.price for item in made.project.rack.hardware}

@@ -108,11 +108,7 @@ def fitted_stock(project: Project, case: Case) -> Case:
         "boards": rack.boards[0].code if rack.boards else "",
         "band": "",
     }
-    have = {
-        "sheets": {row.code for row in rack.goods},
-        "boards": {row.code for row in rack.boards},
-        "band": {"", *(row.code for row in rack.edgings)},
-    }
+    have = rack.codes
 
     def fit(record: Any) -> Any:
         if isinstance(record, tuple):

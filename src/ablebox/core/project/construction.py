@@ -8,6 +8,7 @@ from dataclasses import dataclass, replace
 
 from ..cabinet.design import Back, Case, Frame, Fronts, Kick, Top
 from ..case.bottom import Bottom
+from ..fronts.face import FaceFronts
 from .tree import Project, named_stock
 
 
@@ -23,7 +24,7 @@ class Construction:
         bottom: the bottom.
         top: the top.
         back: the back.
-        fronts: the fronts.
+        fronts: the fronts; of a divided face all but the division.
     """
 
     goods: str
@@ -42,10 +43,13 @@ def of(case: Case) -> Construction:
 
 
 def built_like(case: Case, way: Construction) -> Case:
-    """Return a case built another way; its size, inside and openings stay."""
+    """Return a case built another way; its size, its inside and how its face is divided stay."""
+    fronts = case.fronts
+    if isinstance(fronts, FaceFronts) and isinstance(way.fronts, FaceFronts):
+        fronts = replace(way.fronts, face=fronts.face)
     return replace(
         case, goods=way.goods, edging=way.edging, frame=way.frame, kick=way.kick, bottom=way.bottom, top=way.top,
-        back=way.back, fronts=way.fronts,
+        back=way.back, fronts=fronts,
     )  # fmt: skip
 
 
@@ -64,9 +68,5 @@ def copied(project: Project, source: str, letters: Iterable[str]) -> Project:
 def missing_stock(project: Project, way: Construction) -> list[str]:
     """Return the codes of stock a construction names and the project lacks."""
     case = built_like(Case("A"), way)
-    have = {
-        "sheets": {row.code for row in project.rack.goods},
-        "boards": {row.code for row in project.rack.boards},
-        "band": {"", *(row.code for row in project.rack.edgings)},
-    }
+    have = project.rack.codes
     return [code for kind, code in named_stock(case) if code not in have[kind]]

@@ -114,7 +114,7 @@ def merged(project: Project, own: Rack) -> Rack:
 
 
 def _codes(rack: Rack) -> set[str]:
-    return {row.code for row in rack.goods} | {row.code for row in rack.boards}
+    return rack.codes["sheets"] | rack.codes["boards"]
 
 
 def _with_rack(project: Project, **changes: Any) -> Project:

@@ -41,16 +41,13 @@ class Project:
         letters = [case.letter for case in self.cases]
         if len(set(letters)) != len(letters):
             raise ValueError("two cases have the same letter")
-        sheets = {goods.code for goods in self.rack.goods}
-        boards = {goods.code for goods in self.rack.boards}
-        bands = {edging.code for edging in self.rack.edgings}
+        known, words = self.rack.codes, {"sheets": "stock", "boards": "boards", "band": "edging"}
         for case in self.cases:
             for kind, code in named_stock(case):
-                known, words = {"sheets": (sheets, "stock"), "boards": (boards, "boards"), "band": (bands, "edging")}[
-                    kind
-                ]
-                if code not in known and not (kind == "band" and not code):
-                    raise ValueError(f"case {case.letter} names {words} “{code}”, which the project does not have")
+                if code not in known[kind]:
+                    raise ValueError(
+                        f"case {case.letter} names {words[kind]} “{code}”, which the project does not have"
+                    )
         if any(length <= ZERO for length in self.measured.values()):
             raise ValueError("a measured size is above 0")
 

@@ -83,10 +83,12 @@ class Made:
     @cached_property
     def parts(self) -> list[Part]:
         """Every distinct part of every case."""
-        for built in self._built:
-            if built.parts is None:
-                built.parts = parts_list([built.assembly], self.project.rack)
-        return [part for built in self._built for part in built.parts or ()]
+        return [part for built in self._built for part in self._parts_of(built)]
+
+    def _parts_of(self, built: _Built) -> list[Part]:
+        if built.parts is None:
+            built.parts = parts_list([built.assembly], self.project.rack)
+        return built.parts
 
     @cached_property
     def flaws(self) -> list[tuple[str, Flaw]]:
@@ -129,11 +131,10 @@ class Made:
         for number in (*room.widths, room.usable, room.ceiling, room.mouth, room.governing):
             if number is not None:
                 _collect(number, found)
-        parts = self.parts
         for built in self._built:
             if built.numbers is None:
                 built.numbers = {}
-                for number in self._roots(built, parts):
+                for number in _roots(built, self._parts_of(built)):
                     _collect(number, built.numbers)
             for key, number in built.numbers.items():
                 found.setdefault(key, number)
@@ -141,12 +142,12 @@ class Made:
             _collect(self.run, found)
         return found
 
-    def _roots(self, built: _Built, parts: list[Part]) -> Iterator[Reckoned]:
-        yield from built.assembly.sums
-        yield from built.assembly.outside
-        for part in parts:
-            if part.case == built.case.letter:
-                yield from (part.length, part.width, part.thickness, part.cut_length, part.cut_width)
+
+def _roots(built: _Built, parts: list[Part]) -> Iterator[Reckoned]:
+    yield from built.assembly.sums
+    yield from built.assembly.outside
+    for part in parts:
+        yield from (part.length, part.width, part.thickness, part.cut_length, part.cut_width)
 
 
 def _collect(number: Reckoned, found: dict[str, Reckoned]) -> None:

@@ -5,7 +5,7 @@ from __future__ import annotations
 
 from ...assembly.part import BaySpace, Cut, CutKind, Face, Placed
 from ...assembly.solid import Box
-from ...lengths import ZERO, Length
+from ...lengths import ZERO, Length, millimetres
 from ...reckoning import Origin, Reckoned, leaf
 from ..joint.choice import MiddleJoint
 from ..sharing import shares
@@ -230,7 +230,8 @@ def check_channels(shell: Shell, cuts: dict[str, list[Cut]]) -> None:
                     )
 
 
-_WEB = 16_000 * 3 // 2
+#: Wood that must be left between channels from both faces, or the panel breaks there.
+_WEB = millimetres("1.5").ticks
 
 
 def _meet(one: Cut, other: Cut) -> bool:
