@@ -14,6 +14,7 @@ from unittest import mock
 
 from ablebox.core.case.back_laid_on import LaidOnBack
 from ablebox.core.case.frame.face_frame import FaceFrame
+from ablebox.core.case.inside.layout import Bay
 from ablebox.core.errors import FileChangedUnderneath, FileFaulty, FileNewer, FileNotWritten, SizeImpossible
 from ablebox.core.fronts.cell.drawer import Drawer
 from ablebox.core.fronts.face import FaceFronts, Stack
@@ -291,7 +292,11 @@ class Changing(unittest.TestCase):
         project = new_project()
         first = replace(project.cases[0], follows=False, in_alcove=False, width=inches(24))
         drawers = replace(
-            first, letter="B", width=inches(18), fronts=FaceFronts(face=Stack((Drawer(), Drawer()), (None,) * 2))
+            first,
+            letter="B",
+            inside=Bay(),
+            width=inches(18),
+            fronts=FaceFronts(face=Stack((Drawer(), Drawer()), (None,) * 2)),
         )
         shelves = replace(first, letter="C", fronts=NoFronts())
         source = replace(first, frame=FaceFrame(), back=LaidOnBack(), fronts=FaceFronts(Overlay(), FramePanel()))
