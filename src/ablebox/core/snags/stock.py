@@ -28,11 +28,11 @@ def not_measured(made: Made) -> Iterator[Snag]:
 
 def no_sheet_holds_it(made: Made) -> Iterator[Snag]:
     """Every part fits on some sheet of its stock."""
+    pieces = {piece.code: piece for problem in made.problems.values() for piece in problem.pieces}
     for part in made.parts:
-        problem = made.problems.get(part.goods.code)
-        if problem is None:
+        problem, piece = made.problems.get(part.goods.code), pieces.get(part.code)
+        if problem is None or piece is None:
             continue
-        piece = next(p for p in problem.pieces if p.code == part.code)
         if any(problem.holds(supply, piece) for supply in problem.supplies if supply.count != 0):
             continue
         write = made.units.write
