@@ -132,7 +132,7 @@ class KindCard(Card):
         combo.setAccessibleName("what it is made of")
         combo.setToolTip("What it is made of: for the sag of shelves")
         combo.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
-        combo.setMinimumContentsLength(22)
+        combo.setMinimumContentsLength(12)
         combo.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
         for code, material in materials().items():
             combo.addItem(material.name, code)
@@ -182,8 +182,7 @@ class SheetsCard(KindCard):
         grain.setObjectName(f"grain:{goods.code}")
         grain.setChecked(goods.grained)
         grain.clicked.connect(lambda on: self.put("grain", grained=on))
-        self.grid.addWidget(self.kind_name(), 0, 0, 1, 4)
-        self.grid.addWidget(self.stuff(), 0, 4, 1, 2)
+        self.grid.addWidget(self.kind_name(), 0, 0, 1, 6)
         self.grid.addWidget(grain, 0, 6)
         thick = QHBoxLayout()
         thick.setSpacing(8)
@@ -194,7 +193,8 @@ class SheetsCard(KindCard):
             thick.addWidget(Words(words, 13, colour="quiet"))
             thick.addWidget(self.field(f"stock/{goods.code}/{key}", what))
             thick.addSpacing(12)
-        thick.addStretch(1)
+        thick.addWidget(Words("made of", 13, colour="quiet"))
+        thick.addWidget(self.stuff(), 1)
         self.grid.addLayout(thick, 1, 0, 1, 7)
         self.grid.setColumnStretch(1, 1)
         for column, wide in ((0, 44), (2, 62), (4, 34)):
