@@ -25,10 +25,15 @@ from ablebox.core.case.joint.dado import Dado
 from ablebox.core.case.kick_notched import NotchedKick
 from ablebox.core.case.scribe import Scribe, Station
 from ablebox.core.case.top_full import FullTop
+from ablebox.core.fronts.cell.appliance import ApplianceSpace
+from ablebox.core.fronts.cell.door import Door
 from ablebox.core.fronts.cell.empty import OpenCell
-from ablebox.core.fronts.drawer.box import DrawerBox
+from ablebox.core.fronts.cell.pair import Pair
+from ablebox.core.fronts.drawer.box import SHAPES, DrawerBox
+from ablebox.core.fronts.drawer.inner import InnerDrawers
 from ablebox.core.fronts.face import FaceFronts, Line, Stack
 from ablebox.core.fronts.fit.full_overlay import FullOverlay
+from ablebox.core.fronts.making.applied_frame import AppliedFrame
 from ablebox.core.fronts.making.slab import Slab
 from ablebox.core.fronts.none import NoFronts
 from ablebox.core.fronts.pulls import Pulls
@@ -87,6 +92,8 @@ def _vary(rng: Random, record: Any) -> Any:
     """Return a school's record with its choices shaken."""
     changes: dict[str, Any] = {}
     for each in worded(record):
+        if not each.init:
+            continue
         kind, value = each.metadata["kind"], getattr(record, each.name)
         if kind == "option":
             changes[each.name] = rng.random() < 0.5
@@ -97,7 +104,7 @@ def _vary(rng: Random, record: Any) -> Any:
         elif kind == "size" and value is not None and rng.random() < 0.6:
             spread = max(1, value.ticks // 3)
             changes[each.name] = Length(max(1, value.ticks + rng.randint(-spread, spread)))
-    return type(record)(**{**{n: getattr(record, n) for n in record.__dataclass_fields__}, **changes})
+    return replace(record, **changes)
 
 
 def _one(rng: Random, thing: str, *leave: str) -> Any:
@@ -141,14 +148,29 @@ def random_face(rng: Random, depth: int = 2) -> Any:
             return Stack(cells, tuple(sizes), between(rng, 0, 30) if rng.random() < 0.3 else ZERO, parts)
         return Line(cells, tuple(sizes), parts)
     cell = _one(rng, "cell")
-    if rng.random() < 0.2 and not isinstance(cell, OpenCell):
+    if isinstance(cell, (OpenCell, ApplianceSpace)):
+        return cell
+    if rng.random() < 0.2:
         cell = replace(cell, making=_making(rng))
+    if rng.random() < 0.2:
+        cell = replace(cell, fit=_one(rng, "fit"))
+    if isinstance(cell, (Door, Pair)) and rng.random() < 0.2:
+        cell = replace(cell, inner=_vary(rng, InnerDrawers()))
     return cell
 
 
 def _making(rng: Random) -> Any:
     making = _one(rng, "making", "like-doors")
-    return Slab("doors", rng.choice(["", "veneer", "solid"])) if isinstance(making, Slab) else making
+    if isinstance(making, (Slab, AppliedFrame)):
+        return replace(making, edging=rng.choice(["", "veneer", "solid"]))
+    return making
+
+
+def _box(rng: Random, box: DrawerBox) -> DrawerBox:
+    shape = rng.choice(["level", "level", *SHAPES])
+    above = between(rng, 5, 40) if rng.random() < 0.2 else ZERO
+    return DrawerBox("box", "back", box.corner, box.bottom, shape=shape, back_above=above,
+                     along=rng.choice([0, 0, 1, 2]), across=rng.choice([0, 0, 1]))  # fmt: skip
 
 
 def random_fronts(rng: Random) -> FaceFronts:
@@ -156,7 +178,7 @@ def random_fronts(rng: Random) -> FaceFronts:
     making = _making(rng)
     box = _vary(rng, DrawerBox())
     low = making if rng.random() < 0.5 else Slab("doors", "")
-    return FaceFronts(_one(rng, "fit"), making, low, random_face(rng), box=DrawerBox("box", "back", box.corner, box.bottom),
+    return FaceFronts(_one(rng, "fit", "like-others"), making, low, random_face(rng), box=_box(rng, box),
                       slides=_one(rng, "slides"), pulls=_vary(rng, Pulls()))  # fmt: skip
 
 

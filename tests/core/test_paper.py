@@ -88,7 +88,7 @@ class Lists(Demo):
 
     def test_what_to_buy_is_counted_from_the_parts(self) -> None:
         self.assertEqual(dict(hardware(self.made)), {
-            "concealed hinges, full overlay, plate 1.5 mm": 12, "shelf pins": 16, "push latches": 6, "pocket screws 1 1/4 in": 24})  # fmt: skip
+            "concealed hinges, full overlay": 12, "hinge plates 2 mm": 12, "shelf pins 1/4 in": 16, "push latches": 6, "pocket screws 1 1/4 in": 24})  # fmt: skip
         self.assertEqual(sum(count for _, count in sheets_to_buy(self.made, self.plans)), 5)
         runs = sum(b.run.ticks * p.count for p in self.made.parts for b in p.bands if b.edging.code == "solid")
         feet = int(dict(banding(self.made))["solid strip 1/8"].removesuffix(" ft"))

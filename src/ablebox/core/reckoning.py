@@ -120,18 +120,25 @@ class Book:
     Args:
         prefix: what every key starts with, such as ``A/``.
         measured: measured lengths by full key.
+        alias: what stands for ``fronts`` at the start of a key, where another side's fronts are reckoned.
     """
 
     prefix: str
     measured: Mapping[str, Length] = field(default_factory=dict)
+    alias: str = ""
+
+    def _key(self, key: str) -> str:
+        if self.alias and key.startswith(("fronts.", "fronts/")):
+            key = self.alias + key.removeprefix("fronts")
+        return self.prefix + key
 
     def chosen(self, length: Length, label: str, key: str, note: str = "") -> Reckoned:
         """Return a choice of the designer's."""
-        return leaf(length, label, self.prefix + key, Origin.CHOICE, note)
+        return leaf(length, label, self._key(key), Origin.CHOICE, note)
 
     def named(self, total: Reckoned, label: str, key: str, note: str = "", measurable: bool = False) -> Reckoned:
         """Give a finished sum its name and key, and put a measurement in its place if there is one."""
-        full = self.prefix + key
+        full = self._key(key)
         terms = total._as_terms(1)
         length, origin, reckoned = total.length, Origin.RECKONED, None
         if measurable and full in self.measured:
@@ -150,4 +157,4 @@ class Book:
         half = Reckoned(
             each, words.get(count, f"1 of {count} equal shares"), terms=total._as_terms(1), shared_among=count
         )
-        return Reckoned(each, label, self.prefix + key, Origin.RECKONED, note, (Term(1, half),))
+        return Reckoned(each, label, self._key(key), Origin.RECKONED, note, (Term(1, half),))

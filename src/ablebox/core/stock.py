@@ -6,9 +6,10 @@ from __future__ import annotations
 from dataclasses import dataclass
 from enum import Enum
 
+from .hardware import Hardware, usual
 from .lengths import ZERO, Length
 from .reckoning import Origin, Reckoned, leaf
-from .units import Units
+from .units import System, Units
 
 
 class Grain(Enum):
@@ -216,22 +217,6 @@ class Saw:
 
 
 @dataclass(frozen=True, slots=True)
-class Hardware:
-    """A generic item of hardware with what it costs.
-
-    Args:
-        name: as it stands in the buying list.
-        price: what one costs, in hundredths.
-    """
-
-    name: str
-    price: int
-
-    def __post_init__(self) -> None:
-        _check_price(self.price)
-
-
-@dataclass(frozen=True, slots=True)
 class Rack:
     """Everything the project may be built from.
 
@@ -240,7 +225,7 @@ class Rack:
         edgings: the bands.
         saw: the saw.
         boards: the kinds of board.
-        hardware: prices of hardware, by the names of the buying list.
+        hardware: the catalogue of hardware; a kind it says nothing of comes in the usual sizes.
     """
 
     goods: tuple[SheetGoods, ...]
@@ -256,6 +241,9 @@ class Rack:
         ):
             if len(set(codes)) != len(codes):
                 raise ValueError(f"two rows of {kind} have the same code")
+        names = [item.name for item in self.hardware]
+        if len(set(names)) != len(names):
+            raise ValueError("two items of hardware have the same name")
 
     @property
     def codes(self) -> dict[str, set[str]]:
@@ -265,6 +253,11 @@ class Rack:
             "boards": {row.code for row in self.boards},
             "band": {"", *(row.code for row in self.edgings)},
         }
+
+    def hardware_of(self, kind: str, system: System) -> tuple[Hardware, ...]:
+        """Return the items of a kind: the rack's own, or those usual where the unit is used if it has none."""
+        own = tuple(item for item in self.hardware if item.kind == kind)
+        return own or tuple(item for item in usual(system) if item.kind == kind)
 
     def sheet_goods(self, code: str) -> SheetGoods:
         """Return the sheet goods with this code.

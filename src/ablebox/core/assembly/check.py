@@ -10,7 +10,7 @@ from dataclasses import dataclass
 from itertools import combinations
 
 from ..lengths import Length
-from .part import Assembly, Cut, Placed
+from .part import Assembly, Cut, Holes, Placed
 from .solid import AXES, Box, volume_left
 
 
@@ -51,15 +51,18 @@ def _solid_parts(assembly: Assembly) -> list[Flaw]:
             if cut.box.volume <= 0 or box.meet(cut.box) != cut.box:
                 flaws.append(Flaw("stray", (part.role,), f"{cut.kind.value} {cut.name} is not inside {part.name}"))
         for holes in part.holes:
-            across = [axis for axis in range(3) if axis != holes.face.axis]
-            reach = holes.diameter.ticks // 2
-            if any(
-                centre[axis] - reach < box.low[axis] or centre[axis] + reach > box.high[axis]
-                for centre in holes.centres
-                for axis in across
-            ):
+            wood = [box, *(other.box for other in assembly.parts if part.glued and other.glued == part.glued)]
+            if any(volume_left(_bored(box, holes, centre), wood) for centre in holes.centres):
                 flaws.append(Flaw("stray", (part.role,), f"{holes.name} are not inside {part.name}"))
     return flaws
+
+
+def _bored(box: Box, holes: Holes, centre: tuple[int, int, int]) -> Box:
+    """Return the square block around a hole: beside its face as deep as the part is thick, never outside that."""
+    reach, axis = holes.diameter.ticks // 2, holes.face.axis
+    low, high = [at - reach for at in centre], [at + reach for at in centre]
+    low[axis], high[axis] = box.span(axis)
+    return Box((low[0], low[1], low[2]), (high[0], high[1], high[2]))
 
 
 def _shared_space(assembly: Assembly) -> list[Flaw]:

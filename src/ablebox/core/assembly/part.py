@@ -52,11 +52,12 @@ class CutKind(Enum):
     LAP = "half lap"
     MORTISE = "mortise"
     SHOULDER = "tenon shoulder"
+    MITRE = "mitre"
 
     @property
     def holds_a_part(self) -> bool:
         """Whether another part must fill it."""
-        return self not in (CutKind.NOTCH, CutKind.WINDOW, CutKind.SHOULDER)
+        return self not in (CutKind.NOTCH, CutKind.WINDOW, CutKind.SHOULDER, CutKind.MITRE)
 
 
 @dataclass(frozen=True, slots=True)
@@ -137,6 +138,8 @@ class Placed:
             what stands under or beyond the case, such as a base frame under several.
         outline: corners of its true form on its two long axes, from its corner; empty for a rectangle.
         tilt: how a sloping part leans; ``None`` if it lies along the axes.
+        glued: what it is glued up into before that is worked on: holes may go on into the other parts of it.
+        matched: whether its grain runs on into its neighbours.
     """
 
     role: str
@@ -156,6 +159,8 @@ class Placed:
     stands: str = "carcass"
     outline: tuple[tuple[Length, Length], ...] = ()
     tilt: Tilt | None = None
+    glued: str = ""
+    matched: bool = False
 
     #: The space it takes up before anything is cut out of it; for a sloping part the space around it.
     box: Box = field(init=False, compare=False, repr=False)
@@ -209,6 +214,7 @@ class FrontSpace:
         height: of the front.
         opens: how: ``left`` or ``right`` as it is hung, ``pair``, ``up``, ``down``, ``out`` for a drawer; empty if not.
         roles: of the parts that make it up, a drawer's box included.
+        side: the side of the case it closes; its places are as one sees them from there.
     """
 
     path: str
@@ -220,9 +226,11 @@ class FrontSpace:
     height: Reckoned
     opens: str
     roles: frozenset[str]
+    side: str = "front"
 
     def role(self, name: str) -> str:
         """Return the role of one of its parts, such as ``drawer.2`` for the drawer of the second front."""
+        name = name if self.side == "front" else f"{self.side}.{name}"
         return f"{name}.{self.tag}" if self.tag else name
 
     @property
@@ -237,6 +245,27 @@ class FrontSpace:
 
 
 @dataclass(frozen=True, slots=True)
+class Bought:
+    """Something that is bought for a case.
+
+    Args:
+        name: as it stands in the buying list.
+        count: how many.
+        why: the rule by which it was chosen, with its numbers; empty where there was nothing to choose.
+        lacks: what the rack lacks for it, as a sentence; empty if nothing.
+        place: path of the front it is for; empty for anything else.
+        kind: its kind of hardware; empty for what is no item of the catalogue.
+    """
+
+    name: str
+    count: int
+    why: str = ""
+    lacks: str = ""
+    place: str = ""
+    kind: str = ""
+
+
+@dataclass(frozen=True, slots=True)
 class Assembly:
     """A case as built.
 
@@ -247,7 +276,7 @@ class Assembly:
         sums: the named sums a person may look up, such as inside width, by key.
         proud: how far the face frame stands beyond the left and the right side.
         rests_on: height at which its own parts begin: on feet, casters, or a base frame of its neighbour's.
-        hardware: what is bought for it and fixed to it: name and count.
+        bought: what is bought for it and fixed to it, as it was chosen.
         bays: the spaces inside it, for those who draw or check them.
         fronts: the places of its fronts.
     """
@@ -258,9 +287,18 @@ class Assembly:
     sums: tuple[Reckoned, ...]
     proud: tuple[Length, Length] = (ZERO, ZERO)
     rests_on: Length = ZERO
-    hardware: tuple[tuple[str, int], ...] = ()
+    bought: tuple[Bought, ...] = ()
     bays: tuple[BaySpace, ...] = ()
     fronts: tuple[FrontSpace, ...] = ()
+
+    @property
+    def hardware(self) -> dict[str, int]:
+        """How many are bought of each item, by its name."""
+        found: dict[str, int] = {}
+        for item in self.bought:
+            if item.count:
+                found[item.name] = found.get(item.name, 0) + item.count
+        return found
 
     def parts_of(self, space: FrontSpace) -> list[Placed]:
         """Return the parts of one front, a drawer's box included."""

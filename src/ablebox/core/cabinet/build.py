@@ -3,13 +3,14 @@
 
 from __future__ import annotations
 
-from collections import Counter
 from collections.abc import Mapping
 from dataclasses import replace
+from itertools import combinations
 
 from ..assembly.part import Assembly, Placed
 from ..assembly.solid import volume_left
 from ..case import cutouts, sides
+from ..case.back_none import NoBack
 from ..case.base_frame import BaseFrame
 from ..case.base_hung import Hung
 from ..case.extra.apply import worked
@@ -19,7 +20,9 @@ from ..case.inside.space import Space
 from ..case.joint.over import LaidOver
 from ..case.scribe import scribed
 from ..case.shell import LEFT, RIGHT, Lines, Shell, Work
+from ..fronts.edges import Edges
 from ..fronts.face import FaceFronts
+from ..fronts.side_face import build_side
 from ..lengths import ZERO, Length
 from ..reckoning import Book, Reckoned
 from ..stock import Rack
@@ -60,7 +63,7 @@ def build(
         work.add(school.build(shell, lines))
     inside, layout = fill(case.inside, _space(case, shell, lines, work))
     work.add(inside)
-    face = case.fronts.laid_out(shell, lines, case.frame) if isinstance(case.fronts, FaceFronts) else None
+    face = case.fronts.laid_out(Edges(shell, lines, case.frame)) if isinstance(case.fronts, FaceFronts) else None
     if face is not None and face.behind.dividers:
         # A divided face divides the frame; an undivided one leaves that to what stands behind it.
         layout = face.behind
@@ -69,6 +72,11 @@ def build(
     fronts = face.build(tuple(inside.bays), before, isinstance(case.kick, Hung)) if face is not None else Work()
     _keep_apart(shell, before, fronts)
     work.add(fronts)
+    for side, other in case.side_faces:
+        there = tuple(work.parts)
+        more = build_side(other, side, shell, lines, tuple(inside.bays), there, isinstance(case.back, NoBack))
+        _keep_apart(shell, there, more)
+        work.add(more)
     work.add(case.counter.build(shell, _before_the_face(fronts)))
     work.add(cutouts.cut(shell, case.cutouts, work.parts))
     check_channels(shell, work.cuts)
@@ -85,9 +93,6 @@ def build(
     )
     lifted = case.kick.foot(shell).length != ZERO
     to_floor = isinstance(case.frame, FaceFrame) and case.frame.stands_on_floor
-    hardware: Counter[str] = Counter()
-    for name, pieces in work.hardware:
-        hardware[name] += pieces
     return Assembly(
         letter=case.letter,
         outside=(shell.over_sides, shell.height, shell.depth),
@@ -95,7 +100,7 @@ def build(
         sums=(shell.width, shell.height, shell.depth, *_known(lines), *work.sums),
         proud=case.frame.proud,
         rests_on=lines.line.length if lifted and not to_floor else ZERO,
-        hardware=tuple((name, pieces) for name, pieces in hardware.items() if pieces),
+        bought=tuple(work.bought),
         bays=tuple(work.bays),
         fronts=tuple(work.fronts),
     )
@@ -107,7 +112,7 @@ def _in_the_wood(shell: Shell, part: Placed) -> Placed:
     Raises:
         SizeImpossible: naming the holes.
     """
-    for holes in part.holes:
+    for holes in part.holes if not part.glued else ():
         reach = holes.diameter.ticks // 2
         for centre in holes.centres:
             for axis in range(3):
@@ -127,11 +132,21 @@ def _before_the_face(fronts: Work) -> Length:
 
 
 def _keep_apart(shell: Shell, before: tuple[Placed, ...], fronts: Work) -> None:
-    """Refuse fronts and drawers that stand where something else is.
+    """Refuse fronts and drawers that stand where something else is, another front included.
 
     Raises:
         SizeImpossible: naming both.
     """
+    closed = [space for space in fronts.fronts if space.roles]
+    for one, two in combinations(closed, 2):
+        (a0, a1, b0, b1), (c0, c1, d0, d1) = one.front, two.front
+        if a0 < c1 and c0 < a1 and b0 < d1 and d0 < b1:
+            over = min(a1, c1) - max(a0, c0), min(b1, d1) - max(b0, d0)
+            raise shell.refuse(
+                one.words,
+                f"it would cover the {two.words} beside it by {shell.units.write(min(over), True)}",
+                "Take another fit for one of them, or a wider member between.",
+            )
     for front in fronts.parts:
         for other in before:
             if not front.box.meets(other.box):
@@ -162,7 +177,12 @@ def _shell(case: Case, rack: Rack, units: Units, book: Book, width: Reckoned | N
     )
     mid_stile = case.frame.mid_stile if isinstance(case.frame, FaceFrame) else ZERO
     return replace(
-        shell, frame=case.frame.thickness(shell), mid_stile=mid_stile, proud=case.frame.proud, set_in=case.set_in
+        shell,
+        frame=case.frame.thickness(shell),
+        mid_stile=mid_stile,
+        proud=case.frame.proud,
+        set_in=case.set_in,
+        load=case.load,
     )
 
 

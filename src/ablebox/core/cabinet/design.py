@@ -51,12 +51,14 @@ from ..case.scribe import Scribe
 from ..case.top_full import FullTop
 from ..case.top_none import NoTop
 from ..case.top_stretchers import TwoStretchers
+from ..fronts.cell.appliance import ApplianceSpace
 from ..fronts.cell.door import Door
 from ..fronts.cell.drawer import Drawer
 from ..fronts.cell.empty import OpenCell
 from ..fronts.cell.false_front import FalseFront
 from ..fronts.cell.flap import Flap
 from ..fronts.cell.pair import Pair
+from ..fronts.cell.pull_out_front import PullOutFront
 from ..fronts.drawer.slides import CentreMount, SideMount, Undermount
 from ..fronts.face import FaceFronts, Line, Stack
 from ..fronts.fit.full_overlay import FullOverlay
@@ -64,6 +66,9 @@ from ..fronts.fit.half_overlay import HalfOverlay
 from ..fronts.fit.inset_fit import Inset
 from ..fronts.fit.lipped import Lipped
 from ..fronts.fit.overlay import Overlay
+from ..fronts.fit.same import LikeOthers
+from ..fronts.making.applied_frame import AppliedFrame
+from ..fronts.making.edged_slab import EdgedSlab
 from ..fronts.making.frame_panel import FramePanel
 from ..fronts.making.rabbet_panel import RabbetPanel
 from ..fronts.making.same import LikeDoors
@@ -102,10 +107,12 @@ SCHOOLS: dict[str, dict[str, type]] = {
     "fronts": {"face": FaceFronts, "open": NoFronts},
     "fit": {
         "full-overlay": FullOverlay, "overlay": Overlay, "half-overlay": HalfOverlay, "inset": Inset, "lipped": Lipped,
+        "like-others": LikeOthers,
     },
-    "making": {"slab": Slab, "frame-panel": FramePanel, "rabbet-panel": RabbetPanel, "like-doors": LikeDoors},
+    "making": {"slab": Slab, "edged-slab": EdgedSlab, "applied-frame": AppliedFrame, "frame-panel": FramePanel, "rabbet-panel": RabbetPanel, "like-doors": LikeDoors},
     "cell": {
-        "pair": Pair, "door": Door, "drawer": Drawer, "false-front": FalseFront, "flap": Flap, "empty": OpenCell,
+        "pair": Pair, "door": Door, "drawer": Drawer, "pull-out-front": PullOutFront, "false-front": FalseFront,
+        "flap": Flap, "empty": OpenCell, "appliance": ApplianceSpace,
     },
     "division": {"stack": Stack, "line": Line},
     "slides": {"side-mount": SideMount, "undermount": Undermount, "centre": CentreMount},
@@ -145,6 +152,9 @@ class Case:
         extras: what was added to single parts: holes, slots, notches, arches.
         load: what a shelf carries, a row of the catalogue of loads.
         turned: quarter turns to the left in which it stands, as in an island.
+        rear: fronts at its back.
+        left_end: fronts at its left end.
+        right_end: fronts at its right end.
     """
 
     letter: str
@@ -170,9 +180,25 @@ class Case:
     extras: tuple[Extra, ...] = ()
     load: str = "kitchen"
     turned: int = 0
+    rear: Fronts = field(default_factory=NoFronts)
+    left_end: Fronts = field(default_factory=NoFronts)
+    right_end: Fronts = field(default_factory=NoFronts)
 
     def __post_init__(self) -> None:
         if not (self.letter.isascii() and self.letter.isalpha() and self.letter.isupper() and len(self.letter) <= 2):
             raise ValueError("a case's letter is A to Z, or AA to ZZ")
         if not 0 <= self.turned <= 3:
             raise ValueError("a case stands in 0 to 3 quarter turns")
+
+    @property
+    def side_faces(self) -> list[tuple[str, FaceFronts]]:
+        """The fronts at other sides than the front, each with the side."""
+        sides = (("rear", self.rear), ("left", self.left_end), ("right", self.right_end))
+        return [(side, fronts) for side, fronts in sides if isinstance(fronts, FaceFronts)]
+
+    @property
+    def faces(self) -> list[tuple[str, FaceFronts]]:
+        """All its fronts, the front's first, each with its place in the design."""
+        places = ("fronts", "rear", "left_end", "right_end")
+        found = [(place, getattr(self, place)) for place in places]
+        return [(place, fronts) for place, fronts in found if isinstance(fronts, FaceFronts)]

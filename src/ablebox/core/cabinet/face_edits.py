@@ -14,8 +14,6 @@ from ..fronts.face import Cell, FaceFronts, FaceTree, Line, Stack
 from .design import Case
 from .places import at, put
 
-FACE = "fronts.face"
-
 
 def parent(path: str) -> tuple[str, int] | None:
     """Return the path of what a cell is part of, and its number there; ``None`` for the whole face."""
@@ -85,9 +83,15 @@ def closed_by(case: Case, path: str, cell: Cell) -> Case:
     return put(case, path, cell)
 
 
-def cells(case: Case) -> list[str]:
-    """Return the paths of all cells of a case's face, the uppermost and leftmost first."""
-    if not isinstance(case.fronts, FaceFronts):
+def cells(case: Case, place: str = "fronts") -> list[str]:
+    """Return the paths of all cells of a face, the uppermost and leftmost first.
+
+    Args:
+        case: the case.
+        place: where its fronts stand in the design: ``fronts``, ``rear``, ``left_end``, ``right_end``.
+    """
+    fronts = getattr(case, place)
+    if not isinstance(fronts, FaceFronts):
         return []
     found: list[str] = []
 
@@ -98,5 +102,5 @@ def cells(case: Case) -> list[str]:
         else:
             found.append(path)
 
-    walk(case.fronts.face, FACE)
+    walk(fronts.face, f"{place}.face")
     return found

@@ -12,7 +12,6 @@ from typing import Any
 
 from ..case.inside.pull_out import PullOut
 from ..case.inside.shelves_on_pins import PinShelves
-from ..fronts.drawer.slides import SideMount
 from ..lengths import TICKS_PER_MM, Length, millimetres
 
 _STEPS = ((3, TICKS_PER_MM // 2), (20, TICKS_PER_MM), (100, 5 * TICKS_PER_MM))
@@ -44,6 +43,4 @@ def metric(record: Any) -> Any:
         )
     if isinstance(changed, PullOut):
         return replace(changed, slide=millimetres("12.7"))
-    if isinstance(changed, SideMount):
-        return replace(changed, clearance=millimetres("12.7"))
     return changed

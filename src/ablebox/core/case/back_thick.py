@@ -68,4 +68,6 @@ class ThickBack:
         corner = (shell.thickness.length, shell.front + lines.clear_depth.length, lines.back_foot.length)
         part = Placed("back", "back", self.goods, height, width, thickness, (2, 0, 1), corner, shows=Face.FRONT)
         pieces = 2 * max(2, -(-height.length.ticks // _APART.ticks))
-        return Work(parts=[part], hardware=[(fastener_words(self.fastener, shell), pieces)])
+        work = Work(parts=[part])
+        work.buy(fastener_words(self.fastener, shell), pieces)
+        return work

@@ -11,6 +11,8 @@ from .fields import size
 from .shell import Lines, Shell, Work
 
 _LONG = inches(48)
+#: What a shim makes up for.
+_OFF = inches("1/8")
 
 
 @dataclass(frozen=True, slots=True)
@@ -41,5 +43,14 @@ class Casters:
     def build(self, shell: Shell, lines: Lines) -> Work:
         """Count the casters."""
         count = 6 if shell.over_sides.length >= _LONG else 4
-        rows = [("casters with brakes", 2), ("casters", count - 2), ("caster screws", 4 * count)]
-        return Work(sums=[lines.line], hardware=rows)
+        work = Work(sums=[lines.line])
+        write = shell.units.write
+        item = min(shell.hardware("caster"), key=lambda each: (abs((each.length - self.height).ticks), each.length))
+        off = abs((item.length - self.height).ticks)
+        lacks = ""
+        if off > _OFF.ticks:
+            lacks = f"casters {write(self.height, True)} high are none on the rack; the nearest are {write(item.length, True)}"
+        work.buy(item.name, count - 2, f"{write(item.length, True)} high over all", lacks, "caster")
+        work.buy(f"{item.name}, with brakes", 2)
+        work.buy("caster screws", 4 * count)
+        return work

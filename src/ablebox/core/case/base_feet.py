@@ -59,7 +59,8 @@ class Feet:
         """
         wide = shell.over_sides.length
         feet = 2 * (2 + (wide.ticks - 1) // _FOOT.ticks)
-        work = Work(sums=[lines.line], hardware=[("adjustable feet", feet)])
+        work = Work(sums=[lines.line])
+        self._buy(shell, work, feet)
         if not self.kick:
             return work
         book = shell.book
@@ -76,6 +77,17 @@ class Feet:
                    shows=Face.FRONT, stands="apart")
         )  # fmt: skip
         clips = max(2, -(-wide.ticks // _PER_CLIP.ticks))
-        work.hardware.append(("kick board clips", clips))
+        work.buy("kick board clips", clips)
         work.sums += [setback, clear]
         return work
+
+    def _buy(self, shell: Shell, work: Work, feet: int) -> None:
+        """Choose the feet by their height: the nearest that can be turned to it."""
+        write = shell.units.write
+        item = min(shell.hardware("foot"), key=lambda foot: (abs((foot.length - self.height).ticks), foot.length))
+        off, low, high = self.height - item.length, item.length - item.taken, item.length + item.taken
+        lacks = ""
+        if not low <= self.height <= high:
+            lacks = f"feet {write(self.height, True)} high are none on the rack; the nearest reach {write(low, True)} to {write(high, True)}"
+        why = f"{write(item.length, True)} high" + (f", turned by {write(max(off, -off), True)}" if off else "")
+        work.buy(item.name, feet, why, lacks, "foot")

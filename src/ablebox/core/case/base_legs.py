@@ -98,4 +98,4 @@ class Legs:
                 Placed(f"leg.stretcher.{i + 1}", "leg stretcher", self.goods, between, width, thick, (1, 2, 0),
                        (x + offset, y, self.rise), stands="apart")
             )  # fmt: skip
-        work.hardware.append(("dowels 8 mm", 8))
+        work.buy("dowels 8 mm", 8)

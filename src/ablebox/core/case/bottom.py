@@ -80,5 +80,5 @@ class Bottom:
             )
         )
         for name, pieces in joint.fasteners(shell, width.length):
-            work.hardware.append((name, 2 * pieces))
+            work.buy(name, 2 * pieces)
         return work

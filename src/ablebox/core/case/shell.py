@@ -5,9 +5,10 @@ from __future__ import annotations
 
 from dataclasses import dataclass, field
 
-from ..assembly.part import BaySpace, Cut, CutKind, Face, FrontSpace, Holes, Placed
+from ..assembly.part import BaySpace, Bought, Cut, CutKind, Face, FrontSpace, Holes, Placed
 from ..assembly.solid import Box
 from ..errors import SizeImpossible
+from ..hardware import Hardware
 from ..lengths import ZERO, Length
 from ..reckoning import Book, Origin, Reckoned
 from ..stock import Edging, Rack, SheetGoods
@@ -34,6 +35,8 @@ class Shell:
         mid_stile: width of the frame's stiles before partitions; 0 for a frameless case.
         proud: how far the frame stands beyond the left and the right side.
         set_in: how far the sides go on behind the carcass, to be scribed to the wall.
+        load: what it carries, a row of the catalogue of loads.
+        built_width: width over the sides where that is known; ``None`` to reckon it from the inside.
     """
 
     letter: str
@@ -49,6 +52,8 @@ class Shell:
     mid_stile: Length = ZERO
     proud: tuple[Length, Length] = (ZERO, ZERO)
     set_in: Length = ZERO
+    load: str = "kitchen"
+    built_width: Reckoned | None = None
 
     @property
     def thickness(self) -> Reckoned:
@@ -86,6 +91,8 @@ class Shell:
     @property
     def over_sides(self) -> Reckoned:
         """Width over the sides as it really is: the design's, unless the inside was measured."""
+        if self.built_width is not None:
+            return self.built_width
         inside = self.inside
         if inside.origin is not Origin.MEASURED:
             return self.width
@@ -94,6 +101,10 @@ class Shell:
     def band(self, *faces: Face) -> tuple[tuple[Face, Edging], ...]:
         """Return these faces banded with the carcass edging; behind a face frame edges stay bare."""
         return tuple((face, self.edging) for face in faces) if self.edging and self.frame is None else ()
+
+    def hardware(self, kind: str) -> tuple[Hardware, ...]:
+        """Return the items of a kind of hardware that are to be had."""
+        return self.rack.hardware_of(kind, self.units.system)
 
     def refuse(self, what: str, why: str, remedy: str) -> SizeImpossible:
         """Return the error for a case that cannot be built."""
@@ -153,7 +164,7 @@ class Work:
         holes: what it has bored into them, by role.
         sums: sums worth looking up.
         obstacles: boxes of its parts that others inside must be notched around or keep clear of, by name.
-        hardware: what is bought for it: name and count.
+        bought: what is bought for it.
         bays: clear spaces it leaves.
         fronts: places of fronts it fills.
     """
@@ -163,7 +174,7 @@ class Work:
     holes: dict[str, list[Holes]] = field(default_factory=dict)
     sums: list[Reckoned] = field(default_factory=list)
     obstacles: list[tuple[str, Box]] = field(default_factory=list)
-    hardware: list[tuple[str, int]] = field(default_factory=list)
+    bought: list[Bought] = field(default_factory=list)
     bays: list[BaySpace] = field(default_factory=list)
     fronts: list[FrontSpace] = field(default_factory=list)
 
@@ -213,12 +224,16 @@ class Work:
         self.bore(LEFT, Face.RIGHT, name, diameter, depth, points)
         self.bore(RIGHT, Face.LEFT, name, diameter, depth, points)
 
+    def buy(self, name: str, count: int = 1, why: str = "", lacks: str = "", kind: str = "") -> None:
+        """Note something that is bought, and why it was chosen."""
+        self.bought.append(Bought(name, count, why, lacks, kind=kind))
+
     def add(self, other: Work) -> None:
         """Take in what another school has added."""
         self.parts += other.parts
         self.sums += other.sums
         self.obstacles += other.obstacles
-        self.hardware += other.hardware
+        self.bought += other.bought
         self.bays += other.bays
         self.fronts += other.fronts
         for role, cuts in other.cuts.items():

@@ -103,5 +103,5 @@ class FullTop:
             )
         )
         for name, pieces in joint.fasteners(shell, width.length):
-            work.hardware.append((name, 2 * pieces))
+            work.buy(name, 2 * pieces)
         return work

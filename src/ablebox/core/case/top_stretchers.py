@@ -105,5 +105,5 @@ class TwoStretchers:
             work.parts.append(part)
             if way == "edge":
                 work.obstacles.append((part.name, part.box))
-            work.hardware.append((fastener_words(self.fastener, shell), 4))
+            work.buy(fastener_words(self.fastener, shell), 4)
         return work

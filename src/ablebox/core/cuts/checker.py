@@ -10,7 +10,7 @@ from __future__ import annotations
 from collections import Counter
 
 from .plan import CutSheet, Plan, Spot
-from .problem import Problem
+from .problem import Block, Problem
 
 _Place = tuple[int, int, int, int]
 
@@ -21,7 +21,40 @@ def check(plan: Plan) -> list[str]:
     faults = _counts(plan)
     for number, sheet in enumerate(plan.sheets, start=1):
         faults += [f"sheet {number}: {fault}" for fault in _sheet(sheet, problem)]
+    return faults + _blocks(plan)
+
+
+def _blocks(plan: Plan) -> list[str]:
+    """Find each block on a sheet, its pieces as far apart as asked; no piece serves two blocks."""
+    faults = []
+    free = [list(sheet.spots) for sheet in plan.sheets]
+    sizes = {piece.code: (piece.length, piece.width) for piece in plan.problem.pieces}
+    for block in plan.problem.blocks:
+        for spots in free:
+            found = _together(block, spots, sizes)
+            if found:
+                for spot in found:
+                    spots.remove(spot)
+                break
+        else:
+            faults.append(f"block {block.code} is not cut in one place")
     return faults
+
+
+def _together(block: Block, spots: list[Spot], sizes: dict[str, tuple[int, int]]) -> list[Spot]:
+    first = block.members[0]
+    for anchor in (spot for spot in spots if spot.code == first.code):
+        turned = anchor.turned
+        wanted = []
+        for member in block.members:
+            dx, dy = member.x - first.x, member.y - first.y
+            if turned:
+                dx, dy = (first.y + sizes[first.code][1]) - (member.y + sizes[member.code][1]), dx
+            wanted.append((member.code, anchor.x + dx, anchor.y + dy, turned))
+        there = {(spot.code, spot.x, spot.y, spot.turned): spot for spot in spots}
+        if all(each in there for each in wanted):
+            return [there[each] for each in wanted]
+    return []
 
 
 def _counts(plan: Plan) -> list[str]:

@@ -30,6 +30,40 @@ class Piece:
 
 
 @dataclass(frozen=True, slots=True)
+class Member:
+    """A piece of a block, from the block's corner.
+
+    Args:
+        code: code of the piece.
+        x: along the block's length, in ticks.
+        y: along its width.
+    """
+
+    code: str
+    x: int
+    y: int
+
+
+@dataclass(frozen=True, slots=True)
+class Block:
+    """Pieces that are cut next to each other from one place, so that the grain runs on from one to the next.
+
+    Args:
+        code: its name.
+        length: of the block, kerfs between its pieces included, in ticks.
+        width: of it.
+        members: its pieces; each is one of those asked for, none is turned within the block.
+        fixed: whether its length must run along the sheet's length.
+    """
+
+    code: str
+    length: int
+    width: int
+    members: tuple[Member, ...]
+    fixed: bool = True
+
+
+@dataclass(frozen=True, slots=True)
 class Supply:
     """One kind of sheet at hand.
 
@@ -61,12 +95,14 @@ class Problem:
         supplies: the sheets.
         kerf: width of a cut, in ticks.
         trim: what is cut off each of the four factory edges first, in ticks.
+        blocks: pieces that stay together.
     """
 
     pieces: tuple[Piece, ...]
     supplies: tuple[Supply, ...]
     kerf: int
     trim: int
+    blocks: tuple[Block, ...] = ()
 
     def __post_init__(self) -> None:
         if self.kerf < 0 or self.trim < 0:
@@ -74,14 +110,24 @@ class Problem:
         codes = [piece.code for piece in self.pieces]
         if len(set(codes)) != len(codes):
             raise ValueError("two pieces have the same code")
+        left = {piece.code: piece.count for piece in self.pieces}
+        for block in self.blocks:
+            for member in block.members:
+                left[member.code] = left.get(member.code, 0) - 1
+        if any(count < 0 for count in left.values()):
+            raise ValueError("a block holds more of a piece than is asked for")
 
     def usable(self, supply: Supply) -> tuple[int, int]:
         """Return length and width of a sheet after trimming; 0 or less if nothing is left."""
         return supply.length - 2 * self.trim, supply.width - 2 * self.trim
 
-    def holds(self, supply: Supply, piece: Piece) -> bool:
-        """Whether a sheet can hold a piece at all."""
+    def holds(self, supply: Supply, piece: Piece | Block) -> bool:
+        """Whether a sheet can hold a piece or a block at all."""
         length, width = self.usable(supply)
         if piece.length <= length and piece.width <= width:
             return True
         return not piece.fixed and piece.width <= length and piece.length <= width
+
+    def fits(self, piece: Piece | Block) -> bool:
+        """Whether any sheet at hand can hold a piece or a block."""
+        return any(supply.count != 0 and self.holds(supply, piece) for supply in self.supplies)

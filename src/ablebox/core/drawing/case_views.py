@@ -134,19 +134,19 @@ def _split(assembly: Assembly, axis: int) -> list[tuple[int, Box]]:
 
 def stands(assembly: Assembly, axis: int) -> list[Area | Path | Circle]:
     """Return feet or casters, which are bought and no parts, as they are seen along an axis."""
-    bought = {name for name, _ in assembly.hardware}
+    bought = {item.kind for item in assembly.bought}
     high = assembly.rests_on.mm
     if not high:
         return []
     low, end = (_mm(t) for t in assembly.part("bottom").box.span(axis))
-    if not bought & {"adjustable feet", "casters with brakes"}:
+    if not bought & {"foot", "caster"}:
         if any(part.role.startswith(("base", "leg")) for part in assembly.parts):
             return []
         # It stands on its neighbour's base frame.
         return [Area(low, 0, end - low, high, "shade", "quiet", 0.8, "", "", True)]
     found: list[Area | Path | Circle] = []
     for x in (low + 60, end - 60):
-        if "adjustable feet" in bought:
+        if "foot" in bought:
             found += [
                 Area(x - 9, 8, 18, high - 8, "card", "quiet", 0.9),
                 Area(x - 26, 0, 52, 8, "card", "quiet", 0.9),

@@ -6,7 +6,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 from itertools import pairwise
 
-from ..assembly.part import Placed
+from ..assembly.part import CutKind, Placed
 from ..lengths import TICKS_PER_MM
 from .shapes import Area, Item, Path
 
@@ -33,7 +33,9 @@ def cut_rects(part: Placed, way: str, at: int) -> tuple[_Rect, list[_Rect]] | No
     if not box.low[along] <= at < box.high[along]:
         return None
     gaps = [
-        (*cut.box.span(right), *cut.box.span(up)) for cut in part.cuts if cut.box.low[along] <= at < cut.box.high[along]
+        (*cut.box.span(right), *cut.box.span(up))
+        for cut in part.cuts
+        if cut.kind is not CutKind.MITRE and cut.box.low[along] <= at < cut.box.high[along]
     ]
     return (*box.span(right), *box.span(up)), gaps
 

@@ -16,7 +16,7 @@ from itertools import pairwise, product
 
 import numpy as np
 
-from ..assembly.part import Assembly, Placed
+from ..assembly.part import Assembly, CutKind, Placed
 from ..lengths import TICKS_PER_MM
 from .case_views import tilted
 from .shapes import Drawing, Path, Point, Shape
@@ -111,7 +111,7 @@ def _pieces(part: Placed, offset: _Corner, codes: dict[str, str], look: Look) ->
 def _cells(part: Placed) -> tuple[list[list[int]], set[tuple[int, int, int]]]:
     """Return the grid lines of a part along each axis, and the cells its cuts leave."""
     box = part.box
-    cuts = [cut.box for cut in part.cuts]
+    cuts = [cut.box for cut in part.cuts if cut.kind is not CutKind.MITRE]
     grid = [
         sorted({box.low[a], box.high[a], *(e for c in cuts for e in c.span(a) if box.low[a] < e < box.high[a])})
         for a in range(3)

@@ -8,10 +8,11 @@ from dataclasses import dataclass
 from itertools import pairwise
 
 from ..assembly.part import Assembly, FrontSpace, Placed
+from ..assembly.turned import seen_from
 from ..fronts.face import FaceTree, Line, Stack
 from ..lengths import TICKS_PER_MM
 from ..shop.made import Made
-from .case_views import codes_by_role, stands
+from .case_views import codes_by_role, shifted, stands
 from .cut_through import cut_part
 from .from_the_front import leaf_of, part_from_the_front, pulls_of, swing_of
 from .shapes import Area, Circle, Dimension, Drawing, Label, Path, Shape
@@ -24,16 +25,17 @@ def _mm(ticks: int) -> float:
     return ticks / TICKS_PER_MM
 
 
-def face_view(made: Made, letter: str, lit: str, opened: frozenset[str]) -> Drawing:
-    """Return the case's face.
+def face_view(made: Made, letter: str, lit: str, opened: frozenset[str], side: str = "front") -> Drawing:
+    """Return the case's face, or another of its sides with the fronts there.
 
     Args:
         made: what was made.
         letter: of the case.
         lit: path of the cell that is selected.
         opened: paths of the cells whose front is left away, so that what is behind it shows.
+        side: ``front``, ``rear``, ``left`` or ``right``.
     """
-    assembly = made.assembly(letter)
+    assembly = seen_from(made.assembly(letter), side)
     codes = codes_by_role(made.parts, letter)
     drawing = Drawing(f"Case {letter}, face")
     drawing.add(*stands(assembly, 0))
@@ -110,9 +112,38 @@ def _size_key(letter: str, path: str, name: str) -> str:
     return f"{letter}/{head}.{name}.{last}" if head else ""
 
 
+def side_section(made: Made, letter: str, space: FrontSpace, pulled: bool) -> Drawing:
+    """Return the case cut upright through a front of another side than its front, that side at the left.
+
+    Args:
+        made: what was made.
+        letter: of the case.
+        space: the front.
+        pulled: whether it is a drawer that is pulled out.
+    """
+    assembly = seen_from(made.assembly(letter), space.side)
+    codes = codes_by_role(made.parts, letter)
+    drawing = Drawing(f"Case {letter}, section")
+    at = (space.front[0].ticks * 3 + space.front[1].ticks * 2) // 5
+    by = assembly.outside[2].length.ticks * 3 // 5 if pulled and space.opens == "out" else 0
+    for part in assembly.parts:
+        moved = shifted(part, -by) if by and part.role in space.roles else part
+        drawing.add(*cut_part(moved, "side", at, f"part:{codes[part.role]}"))
+    _, height, depth = assembly.outside
+    h, d = height.length.mm, depth.length.mm
+    write = made.units.write
+    drawing.add(
+        *stands(assembly, 1),
+        Path(((-40, 0), (d + 30, 0)), "quiet", 1.2),
+        Dimension(True, 0, d, h, 1.2, write(depth.length), depth.key, True),
+        Dimension(False, 0, h, d, 1.2, write(height.length), height.key, True),
+    )
+    return drawing
+
+
 def swing_plan(made: Made, letter: str, space: FrontSpace, opened: bool) -> Drawing:
     """Return the case cut level through one front, seen from above, its door swung or drawer pulled out if opened."""
-    assembly = made.assembly(letter)
+    assembly = seen_from(made.assembly(letter), space.side)
     codes = codes_by_role(made.parts, letter)
     drawing = Drawing(f"Case {letter}, plan")
     at = ((space.front[2] + space.front[3]).ticks) // 2
@@ -181,12 +212,13 @@ class Boundary:
     size: float
 
 
-def boundaries(assembly: Assembly, face: FaceTree) -> list[Boundary]:
+def boundaries(assembly: Assembly, face: FaceTree, place: str = "fronts") -> list[Boundary]:
     """Return every line between two neighbours on a face.
 
     Args:
         assembly: the case.
         face: how its face is divided.
+        place: where its fronts stand in the design.
     """
     found: list[Boundary] = []
 
@@ -209,5 +241,5 @@ def boundaries(assembly: Assembly, face: FaceTree) -> list[Boundary]:
         for i, cell in enumerate(tree.cells):
             walk(cell, f"{path}.cells.{i}")
 
-    walk(face, "fronts.face")
+    walk(face, f"{place}.face")
     return found

@@ -63,7 +63,8 @@ def part_view(part: Part, units: Units) -> Drawing:
         drawing.add(Area(0, 0, bench.length, bench.width, "wood", "ink", 1.3, pattern))
     for item in part.machining:
         if isinstance(item, Slot):
-            _slot(drawing, bench, item)
+            if item.kind is not CutKind.MITRE:
+                _slot(drawing, bench, item)
         elif item.face is part.bench_face:
             _holes(drawing, bench, item)
     for band in part.bands:

@@ -21,6 +21,8 @@ class Area:
         width: of the front.
         height: of the front.
         over: how far it reaches beyond its opening at left, right, bottom and top.
+        outer: at which of these sides the face ends.
+        side: the side of the case, in the roles of what stands there; empty for its front.
     """
 
     path: str
@@ -30,6 +32,8 @@ class Area:
     width: Reckoned
     height: Reckoned
     over: tuple[Length, Length, Length, Length]
+    outer: tuple[bool, bool, bool, bool] = (True, True, True, True)
+    side: str = ""
 
     @property
     def opening(self) -> tuple[Length, Length, Length, Length]:
@@ -44,4 +48,5 @@ class Area:
 
     def role(self, name: str) -> str:
         """Return the role of a part of this front."""
+        name = f"{self.side}.{name}" if self.side else name
         return f"{name}.{self.tag}" if self.tag else name

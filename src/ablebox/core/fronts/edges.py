@@ -20,11 +20,13 @@ class Edges:
         shell: the case.
         lines: its lines.
         frame: its face frame, or that it has none.
+        fit_at: where the fit in force stands in the design.
     """
 
     shell: Shell
     lines: Lines
     frame: FaceFrame | Frameless
+    fit_at: str = "fronts.fit"
 
     @property
     def framed(self) -> bool:

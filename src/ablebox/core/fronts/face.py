@@ -11,33 +11,34 @@ from dataclasses import dataclass, field, replace
 
 from ..assembly.part import BaySpace, FrontSpace, Placed
 from ..assembly.solid import Box
-from ..case.fields import size
-from ..case.frame.face_frame import FaceFrame
-from ..case.frame.none import Frameless
+from ..case.fields import check_names, one_of, size
 from ..case.inside.layout import Layout
 from ..case.sharing import shares
-from ..case.shell import Lines, Shell, Work
+from ..case.shell import Work
 from ..lengths import ZERO, Length, inches
 from ..reckoning import NOTHING, Reckoned
 from .area import Area
-from .cell.context import FaceContext
+from .cell.appliance import ApplianceSpace
+from .cell.context import GRAIN, FaceContext
 from .cell.door import Door
 from .cell.drawer import Drawer
 from .cell.empty import OpenCell
 from .cell.false_front import FalseFront
 from .cell.flap import Flap
 from .cell.pair import Pair
+from .cell.pull_out_front import PullOutFront
 from .drawer.box import DrawerBox
 from .drawer.slides import SideMount, Slides
 from .edges import Edges
+from .fit.choice import Fit
 from .fit.full_overlay import FullOverlay
 from .hinges import CupHinge
-from .making.choice import Fit, Making, OwnMaking
+from .making.choice import Making, OwnMaking
 from .making.same import LikeDoors
 from .making.slab import Slab
 from .pulls import Pulls
 
-Cell = Pair | Door | Drawer | FalseFront | Flap | OpenCell
+Cell = Pair | Door | Drawer | PullOutFront | FalseFront | Flap | OpenCell | ApplianceSpace
 
 
 def _check_parts(parts: tuple[int, ...], count: int) -> None:
@@ -91,7 +92,7 @@ class Line:
         _check_parts(self.parts, len(self.cells))
 
 
-FaceTree = Pair | Door | Drawer | FalseFront | Flap | OpenCell | Stack | Line
+FaceTree = Pair | Door | Drawer | PullOutFront | FalseFront | Flap | OpenCell | ApplianceSpace | Stack | Line
 
 
 @dataclass(frozen=True, slots=True)
@@ -107,6 +108,7 @@ class FaceFronts:
         box: drawer boxes.
         slides: drawer slides.
         pulls: pulls and knobs.
+        grain: how the grain runs through the fronts that are slabs.
     """
 
     fit: Fit = field(default_factory=FullOverlay)
@@ -117,6 +119,10 @@ class FaceFronts:
     box: DrawerBox = field(default_factory=DrawerBox)
     slides: Slides = field(default_factory=SideMount)
     pulls: Pulls = field(default_factory=Pulls)
+    grain: str = one_of("grain runs", "each", GRAIN)
+
+    def __post_init__(self) -> None:
+        check_names(self)
 
     @property
     def words(self) -> str:
@@ -124,9 +130,13 @@ class FaceFronts:
         what = "fronts" if isinstance(self.face, (Stack, Line)) else self.face.words
         return f"{what}, {self.fit.words}"
 
-    def hinged_makings(self) -> list[tuple[str, Making]]:
-        """Return how hinged fronts are made, each way once, with its place in the design."""
-        found = {"fronts.making": self.making}
+    def hinged_makings(self, place: str = "fronts") -> list[tuple[str, Making]]:
+        """Return how hinged fronts are made, each way once, with its place in the design.
+
+        Args:
+            place: where these fronts stand in the design.
+        """
+        found = {f"{place}.making": self.making}
         used = set()
 
         def walk(tree: FaceTree, path: str) -> None:
@@ -135,21 +145,27 @@ class FaceFronts:
                     walk(cell, f"{path}.cells.{i}")
             elif isinstance(tree, (Door, Pair)):
                 if isinstance(tree.making, LikeDoors):
-                    used.add("fronts.making")
+                    used.add(f"{place}.making")
                 else:
                     found[f"{path}.making"] = tree.making
                     used.add(f"{path}.making")
 
-        walk(self.face, "fronts.face")
+        walk(self.face, f"{place}.face")
         return [(path, making) for path, making in found.items() if path in used]
 
-    def laid_out(self, shell: Shell, lines: Lines, frame: FaceFrame | Frameless) -> LaidOutFace:
+    def laid_out(self, edges: Edges, at: str = "fronts", side: str = "") -> LaidOutFace:
         """Return where each front lies.
+
+        Args:
+            edges: the members around the face.
+            at: where the fronts stand in the design.
+            side: the side of the case; empty for its front.
 
         Raises:
             SizeImpossible: if nothing is left for a front.
         """
-        edges = Edges(shell, lines, frame)
+        shell = edges.shell
+        edges = replace(edges, fit_at=f"{at}.fit")
         x0, _, z0, _ = edges.outline
         margins = {side: self.fit.margin(edges, side) for side in ("left", "right", "bottom", "top")}
         wide = shell.book.named(edges.width - margins["left"] - margins["right"], "width of the fronts", "fronts/width")
@@ -158,8 +174,8 @@ class FaceFronts:
         )
         shell.need(wide.length, inches(2), "width of the fronts", "Make the case wider.")
         shell.need(high.length, inches(2), "height of the fronts", "Make the case higher.")
-        whole = Area("fronts.face", "", x0 + margins["left"].length, z0 + margins["bottom"].length, wide, high,
-                     tuple(self.fit.over(edges, side) for side in ("left", "right", "bottom", "top")))  # type: ignore[arg-type]  # fmt: skip
+        whole = Area(f"{at}.face", "", x0 + margins["left"].length, z0 + margins["bottom"].length, wide, high,
+                     tuple(self.fit.over(edges, side) for side in ("left", "right", "bottom", "top")), side=side)  # type: ignore[arg-type]  # fmt: skip
         work = Work(sums=[wide, high, *margins.values()])
         cells: list[tuple[Area, Cell]] = []
         behind = _divide(self.face, whole, edges, self.fit, cells, work)
@@ -184,29 +200,35 @@ class LaidOutFace:
     behind: Layout
     sums: tuple[Reckoned, ...]
 
-    def build(self, bays: tuple[BaySpace, ...], parts: tuple[Placed, ...], hung: bool) -> Work:
+    def build(
+        self, bays: tuple[BaySpace, ...], parts: tuple[Placed, ...], hung: bool, room: Length | None = None
+    ) -> Work:
         """Return all fronts.
 
         Args:
             bays: the clear spaces behind the face.
             parts: the parts of the case so far.
             hung: whether the case hangs on the wall.
+            room: depth behind the face; ``None`` for that to the back's face.
 
         Raises:
             SizeImpossible: if one cannot be built.
         """
         of, shell = self.fronts, self.edges.shell
-        back = shell.front + self.edges.lines.clear_depth.length
+        back = room if room is not None else shell.front + self.edges.lines.clear_depth.length
         context = FaceContext(self.edges, of.fit, of.making, of.drawer_fronts, of.pulls, hung, of.hinge, of.box, of.slides,
-                              bays, parts, back)  # fmt: skip
+                              bays, parts, back, of.grain)  # fmt: skip
         work = Work(sums=list(self.sums))
-        for area, cell in self.cells:
-            made = cell.build(context, area)
+        for place, cell in self.cells:
+            face, area, sums = context.fitted(cell.fit, place)
+            made = cell.build(face, area)
+            made.bought = [replace(item, place=area.path) for item in made.bought]
+            made.sums += sums
             work.add(made)
             edges = (area.x, area.x + area.width.length, area.z, area.z + area.height.length)
             roles = frozenset(part.role for part in made.parts)
             work.fronts.append(FrontSpace(area.path, area.tag, cell.words, edges, area.opening, area.width, area.height,
-                                          cell.opens, roles))  # fmt: skip
+                                          cell.opens, roles, area.side or "front"))  # fmt: skip
         return work
 
 
@@ -234,7 +256,10 @@ def _line(line: Line, area: Area, edges: Edges, fit: Fit, cells: list[tuple[Area
     dividers, children = [], []
     for i, (cell, width) in enumerate(zip(line.cells, widths, strict=True)):
         reach = (area.over[0] if i == 0 else over, area.over[1] if i == last else over, area.over[2], area.over[3])
-        inner = replace(area, path=f"{area.path}.cells.{i}", tag=_tag(area, i), x=x, width=width, over=reach)
+        outer = (area.outer[0] and i == 0, area.outer[1] and i == last, area.outer[2], area.outer[3])
+        inner = replace(
+            area, path=f"{area.path}.cells.{i}", tag=_tag(area, i), x=x, width=width, over=reach, outer=outer
+        )
         children.append(_divide(cell, inner, edges, fit, cells, work))
         x = x + width.length
         if i < last:
@@ -258,7 +283,10 @@ def _stack(stack: Stack, area: Area, edges: Edges, fit: Fit, cells: list[tuple[A
     for i, (cell, height) in enumerate(zip(stack.cells, heights, strict=True)):
         z = z - height.length
         reach = (area.over[0], area.over[1], area.over[2] if i == last else over, area.over[3] if i == 0 else over)
-        inner = replace(area, path=f"{area.path}.cells.{i}", tag=_tag(area, i), z=z, height=height, over=reach)
+        outer = (area.outer[0], area.outer[1], area.outer[2] and i == last, area.outer[3] and i == 0)
+        inner = replace(
+            area, path=f"{area.path}.cells.{i}", tag=_tag(area, i), z=z, height=height, over=reach, outer=outer
+        )
         children.append(_divide(cell, inner, edges, fit, cells, work))
         if i < last:
             # The frame's rail stands in the middle of what is kept between; its top is what the frame asks for.

@@ -1,26 +1,16 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
 """Hangs a leaf: cups in it, plate holes in the side, and the hinges that are bought.
 
-Hinges are counted by height and by weight, whichever asks for more; arms and plates by the overlay:
-overlay = distance of the cup from the edge + a constant of the arm - the plate (common practice).
+Hinges are counted by height and by weight, whichever asks for more; arms and plates by the overlay.
 """
 
 from __future__ import annotations
 
 from ..assembly.part import Face, Holes
 from ..case.shell import Shell, Work
-from ..lengths import TICKS_PER_MM, ZERO, Length, millimetres
-from .hinges import (
-    PLATE_DEPTH,
-    PLATE_HOLE,
-    PLATE_LINE,
-    PLATE_SCREWS,
-    CupHinge,
-    arm_for,
-    hinge_count,
-    hinge_heights,
-    plate_for,
-)  # fmt: skip
+from ..lengths import ZERO, Length, millimetres
+from .hinge_choice import choose_hinges
+from .hinges import PLATE_DEPTH, PLATE_HOLE, PLATE_LINE, PLATE_SCREWS, CupHinge, hinge_heights
 from .leaf import Leaf
 from .making.choice import Making
 from .weight import weight
@@ -36,6 +26,7 @@ def hang(
     upright: str,
     inset: bool,
     framed: bool,
+    angle: int = 0,
 ) -> None:
     """Bore the cups and plate holes of a door, and count its hinges.
 
@@ -49,6 +40,7 @@ def hang(
         upright: role of the side or partition it hangs on; empty if none.
         inset: whether it stands in its opening.
         framed: whether it hangs on a face frame.
+        angle: how far it must open, in degrees; 0 for any hinge.
 
     Raises:
         SizeImpossible: if it cannot take its hinges.
@@ -62,7 +54,8 @@ def hang(
     )
     need(leaf.height.length, millimetres(200), "door height", "Make the door higher.")
     kilograms = weight(shell.rack, work.parts)
-    count = hinge_count(leaf.height.length, kilograms)
+    chosen = choose_hinges(shell, hinge, over, framed, leaf.height.length, kilograms, angle)
+    count = chosen.count
     heights = [leaf.z + at for at in hinge_heights(leaf.height.length, count)]
     right = leaf.hand.value == "right"
     inwards = hinge.edge + hinge.cup.share(2)[0]
@@ -71,11 +64,11 @@ def hang(
     work.holes.setdefault(role, []).append(
         Holes("hinge cups", Face.BACK, hinge.cup, hinge.depth, tuple((x.ticks, 0, z.ticks) for z in heights))
     )
-    arm, plate = arm_for(over, inset), plate_for(hinge.edge, over, inset)
-    words = "for face frames" if framed else arm
-    work.hardware.append((f"concealed hinges, {words}, plate {plate.ticks / TICKS_PER_MM:g} mm", count))
+    work.buy(chosen.hinge.name, count, f"{chosen.counted}; {chosen.why}", chosen.lacks, chosen.hinge.kind)
+    if chosen.plate is not None:
+        work.buy(chosen.plate.name, count, chosen.why)
     if inset:
-        work.hardware.append(("door stops", 1))
+        work.buy("door stops", 1)
     if upright:
         line = shell.front + PLATE_LINE + (thickness if inset else ZERO)
         half = PLATE_SCREWS.share(2)[0]

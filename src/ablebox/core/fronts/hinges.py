@@ -37,34 +37,17 @@ class CupHinge:
 
 
 #: What each hinge beyond the first carries, in kg (about 15 lb, common practice).
-_CARRIES = 7.0
-#: Overlay less the cup's distance from the edge, with a plate of 0, for straight, half and full cranked arms.
-_ARMS = {"full overlay": millimetres(13), "half overlay": millimetres(4), "inset": millimetres(-4)}
-_PLATE_STEP = millimetres("0.5")
-_HALF_FROM, _FULL_FROM = millimetres(0), millimetres(12)
+CARRIES = 7.0
 
 
-def hinge_count(height: Length, kilograms: float = 0.0) -> int:
+def hinge_count(height: Length, kilograms: float = 0.0, carries: float = CARRIES) -> int:
     """Return how many hinges a door of this height and weight takes.
 
-    Two up to 40 in, three to 60, four to 80, and one for about every 7 kg beyond the first 7 (common practice).
+    Two up to 40 in, three to 60, four to 80, and one for what each carries beyond the first, about 7 kg
+    if nobody has said (common practice).
     """
     by_height = next((count for limit, count in _HEIGHTS if height <= limit), 5)
-    return max(by_height, 1 + max(1, ceil(kilograms / _CARRIES)))
-
-
-def arm_for(over: Length, inset: bool) -> str:
-    """Return the arm of the hinge for an overlay."""
-    if inset or over < _HALF_FROM:
-        return "inset"
-    return "full overlay" if over >= _FULL_FROM else "half overlay"
-
-
-def plate_for(edge: Length, over: Length, inset: bool) -> Length:
-    """Return the height of the plate that brings a door to its overlay: in steps of 0.5 mm, 0 at least."""
-    exact = max(Length(0), edge + _ARMS[arm_for(over, inset)] - over)
-    step = _PLATE_STEP.ticks
-    return Length((2 * exact.ticks + step) // (2 * step) * step)
+    return max(by_height, 1 + max(1, ceil(kilograms / (carries or CARRIES))))
 
 
 def hinge_heights(height: Length, count: int) -> list[Length]:

@@ -26,6 +26,7 @@ class Leaf:
         hand: which hand it is.
         level: whether its grain runs level, as on drawer fronts.
         made: where the choice of how it is made stands in the design.
+        matched: whether its grain runs on into its neighbours.
     """
 
     role: str
@@ -39,3 +40,4 @@ class Leaf:
     hand: Hand = Hand.NONE
     level: bool = False
     made: str = "fronts.making"
+    matched: bool = False

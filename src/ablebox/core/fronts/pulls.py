@@ -16,17 +16,19 @@ from ..case.fields import check_names, one_of, optional_size, size
 from ..case.shell import Shell, Work
 from ..lengths import ZERO, Length, inches, millimetres
 from ..units import System
+from .fillers import fillers
 from .leaf import Leaf
 from .making.choice import Making
+from .making.frame_panel import FramePanel
 
-#: Hole centres of pulls: 3 in, 96, 128 and 160 mm (common practice).
-CENTRES = (inches(3), millimetres(96), millimetres(128), millimetres(160))
 TWO_PULLS = inches(24)
 _SCREW = {System.INCH: inches("3/16"), System.MM: millimetres(5)}
 #: Where a hand is, standing before a tall door.
 _HAND = inches(42)
 #: Wood that must be left beside a pull's screws.
 _LEAST = inches("1/2")
+#: What a screw holds in a pull, at least and at most (common practice).
+_THREAD, _MOST_THREAD = inches("1/8"), inches("1/2")
 #: A panel thinner than this gets a filler behind it, or the screws pull it in.
 _THIN = millimetres(12)
 
@@ -68,9 +70,9 @@ class Pulls:
             SizeImpossible: if the door has no room for its holes.
         """
         if self.kind == "none":
-            work.hardware.append(("push latches", 1))
+            work.buy("push latches", 1)
             return
-        apart = self._apart(shell, CENTRES[0] * 3)
+        apart = self._apart(shell, ZERO)
         shell.need(leaf.width.length - self.edge, self.edge, "door width beside its pull", "Bring the pull nearer.")
         # On a low door the pull moves to its middle.
         end = min(self.end, (leaf.height.length - apart).share(2)[0])
@@ -81,9 +83,12 @@ class Pulls:
         z = lowest if hung else min(highest, max(lowest, _HAND - apart.share(2)[0]))
         centres = [(x, z)] if self.kind == "knob" else [(x, z), (x, z + apart)]
         self._bore(shell, work, making.free_role(leaf), making, leaf, centres)
-        self._buy(shell, work, apart, 1)
+        self._buy(shell, work, apart, 1, ZERO)
+        self._screws(shell, work, 1, making.thickness(shell).length, ZERO)
 
-    def on_front(self, shell: Shell, work: Work, making: Making, leaf: Leaf, low: bool = False) -> None:
+    def on_front(
+        self, shell: Shell, work: Work, making: Making, leaf: Leaf, at: str = "middle", behind: Length = ZERO
+    ) -> None:
         """Bore the holes of the pulls of a drawer front or a flap, and count them.
 
         Args:
@@ -91,39 +96,43 @@ class Pulls:
             work: the leaf's parts.
             making: how it is made.
             leaf: the front.
-            low: near its lower edge, as on a flap that lifts up, instead of in its middle.
+            at: ``middle``, ``low`` near its lower edge, as on a flap that lifts up, or ``high``, as on a pull-out.
+            behind: thickness of the box it is screwed through, too.
 
         Raises:
             SizeImpossible: if it has no room for its holes.
         """
         if self.kind == "none":
-            work.hardware.append(("push latches", 1))
+            work.buy("push latches", 1)
             return
         count = 2 if leaf.width.length > TWO_PULLS else 1
         apart = self._apart(shell, leaf.width.length if count == 1 else leaf.width.length.share(2)[0])
         shell.need(leaf.width.length - apart * count, _LEAST * 2, "front width beside its pulls", "Take knobs.")
         role = making.middle_role(leaf)
-        if low and role != leaf.role:
-            role = f"{leaf.role}.rail.bottom"
+        if at != "middle" and role != leaf.role:
+            role = f"{leaf.role}.rail.{'bottom' if at == 'low' else 'top'}"
         part = next(part for part in work.parts if part.role == role)
         quarters = leaf.width.length.share(4)
         middles = [quarters[0], quarters[0] + quarters[1] + quarters[2]] if count == 2 else [quarters[0] + quarters[1]]
-        z = leaf.z + self.edge if low else Length((part.box.low[2] + part.box.high[2]) // 2)
+        z = Length((part.box.low[2] + part.box.high[2]) // 2)
+        if at != "middle":
+            z = leaf.z + self.edge if at == "low" else leaf.z + leaf.height.length - self.edge
         half = apart.share(2)[0]
         centres = []
         for middle in middles:
             x = leaf.x + middle
             centres += [(x, z)] if self.kind == "knob" else [(x - half, z), (x - half + apart, z)]
         self._bore(shell, work, role, making, leaf, centres)
-        self._buy(shell, work, apart, count)
+        self._buy(shell, work, apart, count, leaf.width.length)
+        self._screws(shell, work, count, making.thickness(shell).length, behind)
 
     def _apart(self, shell: Shell, width: Length) -> Length:
-        """Return the hole centres chosen, or the widest sold that are no more than a third of a width."""
+        """Return the hole centres chosen, or the widest on the rack that are no more than a third of a width."""
         if self.kind == "knob":
             return ZERO
         if self.apart is not None:
             return self.apart
-        sold = CENTRES if shell.units.system is System.INCH else CENTRES[1:]
+        sold = sorted(item.length for item in shell.hardware("pull"))
         return max((each for each in sold if each * 3 <= width), default=sold[0])
 
     def _bore(
@@ -135,17 +144,34 @@ class Pulls:
         work.holes.setdefault(role, []).append(
             Holes("pull screws", Face.FRONT, _SCREW[shell.units.system], thick, at, self.kind == "bar")
         )
-        if thick < _THIN and making.middle_role(leaf) == role:
-            filler = making.thickness(shell).length - thick
-            work.hardware.append((f"fillers {shell.units.write(filler, True)} thick behind pulls in thin panels", 1))
+        if thick < _THIN and isinstance(making, FramePanel) and making.middle_role(leaf) == role:
+            knobs = [(one, one) for one in centres]
+            ends = knobs if self.kind == "knob" else list(zip(centres[::2], centres[1::2], strict=True))
+            work.add(
+                fillers(shell, leaf, part, (making.stile, making.rail), [(one[0], two[0], one[1]) for one, two in ends])
+            )
 
-    def _buy(self, shell: Shell, work: Work, apart: Length, count: int) -> None:
-        words = "knobs" if self.kind == "knob" else f"pulls, holes {_sold(shell, apart)} apart"
-        work.hardware.append((words, count))
+    def _buy(self, shell: Shell, work: Work, apart: Length, count: int, width: Length) -> None:
+        kind = "knob" if self.kind == "knob" else "pull"
+        items = shell.hardware(kind)
+        item = min(items, key=lambda each: (abs((each.length - apart).ticks), each.name))
+        lacks = ""
+        if kind == "pull" and item.length != apart:
+            asked = shell.units.write(apart, True)
+            lacks = f"pulls with holes {asked} apart are asked for and none are on the rack"
+        two = f"front over {shell.units.write(TWO_PULLS, True)} wide: two" if count > 1 else "one a front"
+        third = ", a third of its width or less" if width and self.apart is None and kind == "pull" else ""
+        work.buy(item.name, count, two + third, lacks, kind)
 
-
-def _sold(shell: Shell, apart: Length) -> str:
-    """Return hole centres as they stand on the packet: in millimetres where no fraction is exact."""
-    inch = shell.units.system is System.INCH
-    exact = not inch or not shell.units.rounded(apart)[1]
-    return shell.units.write(apart, True) if exact else f"{apart.mm:g} mm"
+    def _screws(self, shell: Shell, work: Work, pulls: int, front: Length, behind: Length) -> None:
+        """Buy the screws of pulls: the shortest that go through and hold 1/8 in (3 mm) of thread at least."""
+        write, through = shell.units.write, front + behind
+        items = sorted(shell.hardware("pull-screw"), key=lambda item: item.length)
+        item = next((each for each in items if each.length >= through + _THREAD), items[-1])
+        lacks = ""
+        if not through + _THREAD <= item.length <= through + _MOST_THREAD:
+            least, most = write(through + _THREAD, True), write(through + _MOST_THREAD, True)
+            lacks = f"the screws of pulls want to be {least} to {most} long and none on the rack are"
+        box = f" + box {write(behind, True)}" if behind else ""
+        why = f"front {write(front, True)}{box} + {write(item.length - through, True)} of thread in the pull"
+        work.buy(item.name, pulls * (1 if self.kind == "knob" else 2), why, lacks)

@@ -53,9 +53,23 @@ def hardware(made: Made) -> list[tuple[str, int]]:
     """Return hinges, pins, screws, feet and what else is bought, over all cases."""
     found: Counter[str] = Counter()
     for assembly in made.assemblies:
-        for name, pieces in assembly.hardware:
+        for name, pieces in assembly.hardware.items():
             found[name] += pieces
     return list(found.items())
+
+
+def reasons(made: Made) -> dict[str, str]:
+    """Return why each item of hardware was chosen, the cases it was chosen for first."""
+    found: dict[str, dict[str, list[str]]] = {}
+    for assembly in made.assemblies:
+        for item in assembly.bought:
+            if item.why:
+                letters = found.setdefault(item.name, {}).setdefault(item.why, [])
+                if assembly.letter not in letters:
+                    letters.append(assembly.letter)
+    return {
+        name: "; ".join(f"{', '.join(letters)}: {why}" for why, letters in whys.items()) for name, whys in found.items()
+    }
 
 
 @dataclass(frozen=True, slots=True)
@@ -136,7 +150,7 @@ def cost(made: Made, plans: Mapping[str, Plan]) -> tuple[int, list[str]]:
             unknown.append(edging.name)
         else:
             total += ceil(edging.price * run * (1 + BAND_WASTE) / (1000 * TICKS_PER_MM))
-    prices_of = {item.name: item.price for item in made.project.rack.hardware}
+    prices_of = {item.name: item.price or 0 for item in made.project.rack.hardware}
     for name, pieces in hardware(made):
         total += prices_of.get(name, 0) * pieces
     return total, list(dict.fromkeys(unknown))

@@ -3,8 +3,6 @@
 
 from __future__ import annotations
 
-from ..fronts.face import FaceFronts
-from ..fronts.pulls import CENTRES
 from ..lengths import Length
 from ..shop.made import Made
 from ..units import System
@@ -21,9 +19,10 @@ def drilling(made: Made) -> bytes:
     page = _Page(made, _LETTER if inch else _A4)
     hinges = []
     for case in made.project.cases:
-        if isinstance(case.fronts, FaceFronts) and case.fronts.hinge not in hinges:
-            hinges.append(case.fronts.hinge)
-            page.cup(case.fronts.hinge.cup, case.fronts.hinge.edge)
+        for _, fronts in case.faces:
+            if fronts.hinge not in hinges:
+                hinges.append(fronts.hinge)
+                page.cup(fronts.hinge.cup, fronts.hinge.edge)
     page.pulls()
     return page.canvas.finish()
 
@@ -61,7 +60,11 @@ class _Page:
         """Pairs of holes for pulls, one below the other."""
         self._start("Pulls, centre to centre")
         y = _EDGE + 100
-        for apart in CENTRES:
+        sold = sorted({item.length for item in self.made.project.rack.hardware_of("pull", self.made.units.system)})
+        for apart in sold:
+            if y > self.size[1] - _EDGE:
+                self._start("Pulls, centre to centre")
+                y = _EDGE + 100
             middle, half = self.size[0] / 2, apart.mm / 2 * POINTS
             self.canvas.polyline([(middle - half - 30, y), (middle + half + 30, y)], "quiet", 0.6, True)
             for x in (middle - half, middle + half):

@@ -8,8 +8,10 @@ side without measuring.
 
 from __future__ import annotations
 
+from ..assembly.part import CutKind
 from ..errors import AbleBoxError
 from ..parts.listing import Part
+from ..parts.machining import Slot
 from ..shop.made import Made
 from ..units import System
 from .check_line import POINTS, check_line
@@ -34,7 +36,7 @@ def templates(made: Made) -> bytes:
     Raises:
         NothingShaped: if there are none.
     """
-    shaped = [part for part in made.parts if part.outline]
+    shaped = [part for part in made.parts if part.outline and not _mitred(part)]
     if not shaped:
         raise NothingShaped
     size = _LETTER if made.units.system is System.INCH else _A4
@@ -42,6 +44,11 @@ def templates(made: Made) -> bytes:
     for part in shaped:
         book.part(part)
     return book.canvas.finish()
+
+
+def _mitred(part: Part) -> bool:
+    """Whether a part is shaped by mitres only, which are set on a saw and need no template."""
+    return any(isinstance(item, Slot) and item.kind is CutKind.MITRE for item in part.machining)
 
 
 def tiles(length: float, room: float) -> int:

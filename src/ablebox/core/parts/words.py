@@ -75,7 +75,12 @@ def _lap(slot: Slot, units: Units) -> str:
     return f"half lap {size}, from the {slot.face.words}, {place}, {slot.name}"
 
 
+def _mitre(slot: Slot, units: Units) -> str:
+    return f"mitre, 45°, at the {slot.along.edge.words} end, long point at the outer edge"
+
+
 _SPECIAL = {
+    CutKind.MITRE: _mitre,
     CutKind.WINDOW: _cut_out,
     CutKind.SHOULDER: _tenon,
     CutKind.MORTISE: _mortise,

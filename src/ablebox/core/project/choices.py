@@ -16,7 +16,7 @@ from typing import Any
 from ..cabinet import places
 from ..lengths import ZERO, Length, millimetres
 from .choice import Choice
-from .rack_choices import edging_choice, stock_choice
+from .rack_choices import edging_choice, hardware_choice, stock_choice
 from .tree import Project
 
 _OUTSIDE = {"width": "width", "height": "height", "depth": "depth"}
@@ -35,6 +35,8 @@ def choice(project: Project, key: str) -> Choice | None:
         return stock_choice(project, key, *rest.partition("/")[::2])
     if head == "edging":
         return edging_choice(project, key, rest.partition("/")[0])
+    if head == "hardware":
+        return hardware_choice(project, key, *rest.rpartition("/")[::2])
     if head == "saw" and rest in ("kerf", "trim"):
         saw = project.rack.saw
 

@@ -6,6 +6,8 @@ Format history (see docs/file-format.md):
 1. First version: project, units, alcove, rack, cases, measured.
 2. Every school of construction: a case has frame, inside, cut-outs, scribes, load and turn; bottom and
    fixed members name their joint; the rack has boards, prices, and what each stock is made of.
+3. Fronts on every side of a case, each with a fit of its own and grain that may run through; drawer boxes of any
+   shape; hardware with the figures it is chosen by.
 """
 
 from __future__ import annotations
@@ -28,7 +30,7 @@ from ..units import System, Units
 from .tree import Project
 from .upgrades import upgraded
 
-FORMAT, VERSION = "ablebox", 2
+FORMAT, VERSION = "ablebox", 3
 
 _INCH, _MM = Units(System.INCH), Units(System.MM)
 _SCHOOL_NAMES = {record: name for schools in SCHOOLS.values() for name, record in schools.items()}

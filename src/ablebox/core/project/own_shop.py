@@ -18,8 +18,9 @@ from ..stock import Rack
 from .construction import Construction
 from .files import write_whole
 from .json_format import record_from, record_text
+from .upgrades import upgraded_shop
 
-FORMAT, VERSION = "ablebox-shop", 1
+FORMAT, VERSION = "ablebox-shop", 2
 
 
 @dataclass(frozen=True, slots=True)
@@ -58,9 +59,9 @@ def load_shop(path: Path) -> OwnShop:
         raise FileFaulty(str(path), [("", (fault.strerror or "it cannot be read").lower())], remedy) from None
     except ValueError:
         raise FileFaulty(str(path), [("", "the text breaks off or is damaged")], remedy) from None
-    if not isinstance(tree, dict) or tree.get("format") != FORMAT or tree.get("version") != VERSION:
+    if not isinstance(tree, dict) or tree.get("format") != FORMAT or tree.get("version") not in (1, VERSION):
         raise FileFaulty(str(path), [("", "this is not a shop of this Able Box")], remedy)
-    shop: OwnShop = record_from(tree.get("shop"), OwnShop, str(path))
+    shop: OwnShop = record_from(upgraded_shop(tree.get("shop"), tree["version"]), OwnShop, str(path))
     return shop
 
 

@@ -2,7 +2,8 @@
 """The numbers of the stock that a person may set: thicknesses and sheet sizes.
 
 ``stock/case/thickness`` is the measured thickness, ``stock/case/nominal`` the one in the name,
-``stock/case/sheet.2.length`` the length of the second sheet, ``stock/frame/board.1.width`` of a board, ``edging/solid/thickness`` a band.
+``stock/case/sheet.2.length`` the length of the second sheet, ``stock/frame/board.1.width`` of a board,
+``edging/solid/thickness`` a band, ``hardware/NAME/takes`` what slides or a hinge say of themselves.
 """
 
 from __future__ import annotations
@@ -10,10 +11,11 @@ from __future__ import annotations
 import re
 from functools import partial
 
+from ..hardware import KINDS, usual
 from ..lengths import ZERO, Length, millimetres
 from ..stock import Board, BoardGoods
 from .choice import Choice
-from .rack_edits import rows_of, with_band, with_row, with_stock
+from .rack_edits import rows_of, with_band, with_hardware, with_row, with_stock
 from .tree import Project
 
 _THIN = millimetres("0.1")
@@ -56,3 +58,15 @@ def edging_choice(project: Project, key: str, code: str) -> Choice | None:
 
 def _put_band(project: Project, code: str, value: Length) -> Project:
     return with_band(project, code, thickness=value)
+
+
+def hardware_choice(project: Project, key: str, name: str, what: str) -> Choice | None:
+    """Return the choice behind a figure of an item of hardware; ``None`` if there is none."""
+    known = (*project.rack.hardware, *usual(project.units.system))
+    item = next((row for row in known if row.name == name), None)
+    if item is None or what not in ("size", "takes"):
+        return None
+    words, value = getattr(KINDS[item.kind], what), getattr(item, what)
+    if not words or value is None:
+        return None
+    return Choice(key, f"{words} of {name}", value, ZERO, lambda new: with_hardware(project, name, **{what: new}))

@@ -6,7 +6,8 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Any
 
-from ..stock import Board, BoardGoods, Goods, Hardware, Rack, Sheet
+from ..hardware import Hardware, usual
+from ..stock import Board, BoardGoods, Goods, Rack, Sheet
 from .tree import Project, first_boards, first_rack, named_stock
 
 
@@ -94,10 +95,58 @@ def with_another_band(project: Project) -> Project:
     return _with_rack(project, edgings=(*project.rack.edgings, new))
 
 
+def with_hardware(project: Project, name: str, **changes: Any) -> Project:
+    """Return the project with an item of hardware changed; the usual items of its kind become the rack's own.
+
+    Raises:
+        KeyError: if there is no such item.
+        ValueError: if two items would have the same name, or a figure cannot be.
+    """
+    rows = _adopted(project, name)
+    if rows is None:
+        raise KeyError(name)
+    return _with_rack(project, hardware=tuple(replace(row, **changes) if row.name == name else row for row in rows))
+
+
+def with_another_hardware(project: Project, kind: str) -> Project:
+    """Return the project with another item of a kind of hardware, like the last one."""
+    known = project.rack.hardware_of(kind, project.units.system)
+    last = known[-1] if known else Hardware("hardware", kind)
+    rows = _adopted(project, last.name) or project.rack.hardware
+    names = {row.name for row in rows}
+    name = next(each for i in range(1, 1000) if (each := f"{last.name}, another {i}") not in names)
+    return _with_rack(project, hardware=(*rows, replace(last, name=name, price=None)))
+
+
+def without_hardware(project: Project, name: str) -> Project:
+    """Return the project without an item of hardware."""
+    rows = _adopted(project, name) or project.rack.hardware
+    return _with_rack(project, hardware=tuple(row for row in rows if row.name != name))
+
+
 def with_hardware_price(project: Project, name: str, price: int | None) -> Project:
     """Return the project with the price of a piece of hardware, in hundredths; ``None`` if it is not known."""
-    kept = tuple(item for item in project.rack.hardware if item.name != name)
-    return _with_rack(project, hardware=kept if price is None else (*kept, Hardware(name, price)))
+    rows = _adopted(project, name)
+    if rows is None:
+        return _with_rack(project, hardware=(*project.rack.hardware, Hardware(name, price=price)))
+    kept = tuple(
+        replace(row, price=price) if row.name == name else row
+        for row in rows
+        if row.name != name or row.kind != "other" or price is not None
+    )
+    return _with_rack(project, hardware=kept)
+
+
+def _adopted(project: Project, name: str) -> tuple[Hardware, ...] | None:
+    """Return the rack's hardware with the usual items of the kind a named one is of; ``None`` if nobody knows it."""
+    rows = project.rack.hardware
+    if any(row.name == name for row in rows):
+        return rows
+    usual_rows = usual(project.units.system)
+    kind = next((row.kind for row in usual_rows if row.name == name), None)
+    if kind is None or any(row.kind == kind for row in rows):
+        return None
+    return (*rows, *(row for row in usual_rows if row.kind == kind))
 
 
 def merged(project: Project, own: Rack) -> Rack:

@@ -22,6 +22,21 @@ def upgraded(project: Any, version: int) -> Any:
     return project
 
 
+def upgraded_shop(shop: Any, version: int) -> Any:
+    """Return the tree of a person's own shop as the newest version would have written it.
+
+    Args:
+        shop: the tree as read.
+        version: the file's version; the first is as old as the second of projects.
+    """
+    if version > 1 or not isinstance(shop, dict):
+        return shop
+    shop = _to_3({**shop})
+    if isinstance(shop.get("presets"), dict):
+        shop["presets"] = {name: _fronts_of_to_3(way) for name, way in shop["presets"].items()}
+    return shop
+
+
 def _to_2(project: dict[str, Any]) -> dict[str, Any]:
     """From one way of building to every school."""
     if isinstance(project.get("cases"), list):
@@ -119,4 +134,55 @@ def _fronts_to_2(fronts: dict[str, Any]) -> dict[str, Any]:
     }
 
 
-_STEPS = (_to_2,)
+def _to_3(project: dict[str, Any]) -> dict[str, Any]:
+    """Fronts on every side, each with a fit of its own; hardware with the figures it is chosen by."""
+    if isinstance(project.get("cases"), list):
+        project["cases"] = [_case_to_3(case) for case in project["cases"]]
+    rack = project.get("rack")
+    if isinstance(rack, dict) and isinstance(rack.get("hardware"), list):
+        figures = {"kind": "other", "size": None, "takes": None, "carries": None, "angle": None}
+        items = [{**figures, **item} if isinstance(item, dict) else item for item in rack["hardware"]]
+        project["rack"] = {**rack, "hardware": items}
+    return project
+
+
+def _case_to_3(case: Any) -> Any:
+    if not isinstance(case, dict):
+        return case
+    open_side = {"school": "open"}
+    return _fronts_of_to_3({**case, "rear": open_side, "left_end": open_side, "right_end": open_side})
+
+
+def _fronts_of_to_3(case: Any) -> Any:
+    """Bring the fronts of a case, or of a way of building, up to date."""
+    if not isinstance(case, dict):
+        return case
+    case, fronts = {**case}, case.get("fronts")
+    if isinstance(fronts, dict) and fronts.get("school") == "face":
+        fronts = {**fronts, "grain": "each", "face": _cell_to_3(fronts.get("face"))}
+        if isinstance(fronts.get("slides"), dict):
+            fronts["slides"] = {**fronts["slides"], "length": None}
+        if isinstance(fronts.get("box"), dict):
+            fronts["box"] = {
+                **fronts["box"], "shape": "level", "front_high": "3 in", "back_above": "0 in", "along": 0, "across": 0,
+            }  # fmt: skip
+        case["fronts"] = fronts
+    return case
+
+
+def _cell_to_3(cell: Any) -> Any:
+    if not isinstance(cell, dict):
+        return cell
+    if isinstance(cell.get("cells"), list):
+        return {**cell, "cells": [_cell_to_3(each) for each in cell["cells"]]}
+    school = cell.get("school")
+    if school in ("pair", "door", "drawer", "false-front", "flap"):
+        cell = {**cell, "fit": {"school": "like-others"}}
+    if school in ("pair", "door"):
+        cell["inner"] = {"count": 0, "high": None, "packer": "1 in", "behind": "1/2 in"}
+    if school == "false-front":
+        cell["look"] = "drawer"
+    return cell
+
+
+_STEPS = (_to_2, _to_3)

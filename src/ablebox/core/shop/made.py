@@ -4,14 +4,14 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import cached_property
 
 from ..assembly.check import Flaw, check
 from ..assembly.part import Assembly
 from ..cabinet.build import build
 from ..cabinet.design import Case
-from ..cuts.problem import Piece, Problem, Supply
+from ..cuts.problem import Block, Piece, Problem, Supply
 from ..errors import AbleBoxError
 from ..lengths import Length
 from ..parts.listing import Part, parts_list
@@ -22,6 +22,7 @@ from ..run.base_frames import under_all
 from ..run.widths import following_widths, run_width, taken
 from ..stock import Goods, Grain, Sheet
 from ..units import Units
+from .grain_blocks import grain_blocks
 
 
 @dataclass(slots=True)
@@ -120,8 +121,16 @@ class Made:
             if pieces:
                 saw = self.project.rack.saw
                 supplies = tuple(_supply(i, sheet, self.units) for i, sheet in enumerate(goods.sheets))
-                found[goods.code] = Problem(pieces, supplies, saw.kerf.ticks, saw.trim.ticks)
+                bare = Problem(pieces, supplies, saw.kerf.ticks, saw.trim.ticks)
+                fitting = tuple(block for block in self.blocks.get(goods.code, ()) if bare.fits(block))
+                found[goods.code] = replace(bare, blocks=fitting)
         return found
+
+    @cached_property
+    def blocks(self) -> dict[str, tuple[Block, ...]]:
+        """Fronts whose grain runs through, by the code of their stock, whether a sheet holds them or not."""
+        assemblies = {assembly.letter: assembly for assembly in self.assemblies}
+        return grain_blocks(self.project.cases, assemblies, self.parts, self.project.rack)
 
     @cached_property
     def numbers(self) -> dict[str, Reckoned]:

@@ -4,12 +4,12 @@
 from __future__ import annotations
 
 from ..shop.made import Made
-from . import built, fit, fronts, holes, joints, neighbours, opening, readings, sag, stock
+from . import appliance, built, fit, fronts, grain, hardware, holes, joints, neighbours, opening, readings, sag, stock
 from .snag import Check, Snag
 
 CHECKS: tuple[Check, ...] = (
     *fit.CHECKS, *built.CHECKS, *stock.CHECKS, *joints.CHECKS, *neighbours.CHECKS, *holes.CHECKS, *fronts.CHECKS,
-    *opening.CHECKS,     *sag.CHECKS, *readings.CHECKS,
+    *opening.CHECKS, *hardware.CHECKS, *appliance.CHECKS, *grain.CHECKS, *sag.CHECKS, *readings.CHECKS,
 )  # fmt: skip
 
 

@@ -7,9 +7,9 @@ from collections.abc import Iterator
 
 from ..assembly.part import Assembly, Placed
 from ..cabinet.places import put
-from ..fronts.face import FaceFronts
 from ..fronts.hinges import hinge_count
-from ..fronts.making.slab import Slab
+from ..fronts.making.frame_panel import FramePanel
+from ..fronts.making.rabbet_panel import RabbetPanel
 from ..fronts.weight import weight
 from ..lengths import Length, inches, millimetres
 from ..shop.made import Made
@@ -28,9 +28,9 @@ def cups_meet_grooves(made: Made) -> Iterator[Snag]:
     """The cup must clear the panel's groove: distance + cup <= stile - groove (common practice)."""
     write, step = made.units.write, made.units.step.ticks
     for case in made.project.cases:
-        fronts = case.fronts
-        for path, making in fronts.hinged_makings() if isinstance(fronts, FaceFronts) else ():
-            if not isinstance(fronts, FaceFronts) or isinstance(making, Slab):
+        makings = [(fronts, *each) for place, fronts in case.faces for each in fronts.hinged_makings(place)]
+        for fronts, path, making in makings:
+            if not isinstance(making, (FramePanel, RabbetPanel)):
                 continue
             need, have = fronts.hinge.edge + fronts.hinge.cup, making.stile - making.taken
             if need <= have:
@@ -47,16 +47,16 @@ def cups_meet_grooves(made: Made) -> Iterator[Snag]:
 def cups_from_the_edge(made: Made) -> Iterator[Snag]:
     """A cup's edge stands 3 to 6 mm from the door's edge (common practice)."""
     for case in made.project.cases:
-        if not isinstance(case.fronts, FaceFronts):
-            continue
-        edge = case.fronts.hinge.edge
-        if not _PINCHED[0] <= edge <= _PINCHED[1] and _has_cups(made.assembly(case.letter)):
+        for place, fronts in case.faces:
+            edge = fronts.hinge.edge
+            if _PINCHED[0] <= edge <= _PINCHED[1] or not _has_cups(made.assembly(case.letter)):
+                continue
             write = made.units.write
             text = (
                 f"{case.letter}: hinge cups stand {write(edge)} from the door's edge; "
                 f"{write(_PINCHED[0])} to {write(_PINCHED[1])} is what hinges are made for."
             )
-            yield Snag("hinge.edge", Level.WARN, text, case.letter, f"{case.letter}/fronts.hinge.edge")
+            yield Snag("hinge.edge", Level.WARN, text, case.letter, f"{case.letter}/{place}.hinge.edge")
 
 
 def _has_cups(assembly: Assembly) -> bool:

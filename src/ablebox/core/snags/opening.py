@@ -12,6 +12,7 @@ from dataclasses import dataclass, replace
 from itertools import combinations
 
 from ..assembly.part import Assembly, FrontSpace, Placed
+from ..assembly.turned import seen_from
 from ..cabinet.places import at, put
 from ..case.base_hung import Hung
 from ..fronts.cell.door import Door
@@ -56,7 +57,7 @@ def _fronts(made: Made) -> Iterator[_Front]:
         fronts = case.fronts
         if isinstance(fronts, FaceFronts) and not case.turned:
             out = fronts.pulls.out if fronts.pulls.kind != "none" else ZERO
-            for space in assembly.fronts:
+            for space in seen_from(assembly, "front").fronts:
                 left, right = (x + edge.ticks for edge in space.front[:2])
                 hung = isinstance(case.kick, Hung)
                 yield _Front(case.letter, space, left, right, hung, out, _pull(assembly, space))
@@ -128,7 +129,7 @@ def walls_in_the_way(made: Made) -> Iterator[Snag]:
         fronts, assembly = case.fronts, made.assembly(case.letter)
         if not isinstance(fronts, FaceFronts) or fronts.pulls.kind == "none" or case.turned:
             continue
-        for space in assembly.fronts:
+        for space in seen_from(assembly, "front").fronts:
             if side not in space.hinged:
                 continue
             edge = space.front[0] if side == "left" else assembly.outside[0].length - space.front[1]
@@ -143,11 +144,11 @@ def walls_in_the_way(made: Made) -> Iterator[Snag]:
 
 
 def pull_outs_behind_doors(made: Made) -> Iterator[Snag]:
-    """A door opened square stands in the opening by its thickness less its overlay: a pull-out must pass it."""
+    """A door opened square stands in the opening by its thickness less its overlay: what slides out must pass it."""
     write = made.units.write
     for assembly in made.assemblies:
-        shelves = [p for p in assembly.parts if p.role.startswith("pull-out") and p.axes[2] == 2]
-        for space in assembly.fronts:
+        shelves = [p for p in assembly.parts if _slides_out(p)]
+        for space in seen_from(assembly, "front").fronts:
             if not space.swings:
                 continue
             doors = assembly.parts_of(space)
@@ -161,11 +162,22 @@ def pull_outs_behind_doors(made: Made) -> Iterator[Snag]:
                     continue
                 room, stands = hit
                 text = (
-                    f"{assembly.letter}: the open door stands {write(stands)} inside the opening and the pull-out passes "
-                    f"{write(room)} from its edge; give the pull-out's slides {write(stands - room)} more each side."
+                    f"{assembly.letter}: the open door stands {write(stands)} inside the opening and the {_called(shelf)} passes "
+                    f"{write(room)} from its edge; give it {write(stands - room)} more room there."
                 )
                 yield Snag("opening.pull-out", Level.STOP, text, assembly.letter, shelf.length.key)
                 break
+
+
+def _slides_out(part: Placed) -> bool:
+    """Whether a part slides out behind a door: a pull-out shelf, or the side of a drawer that stands there."""
+    return (part.role.startswith("pull-out") and part.axes[2] == 2) or (
+        part.role.startswith("inner.") and ".side." in part.role
+    )
+
+
+def _called(part: Placed) -> str:
+    return "pull-out" if part.role.startswith("pull-out") else "drawer behind it"
 
 
 def _in_the_door(space: FrontSpace, shelf: Placed, thick: Length) -> tuple[Length, Length] | None:

@@ -3,18 +3,22 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
 from functools import partial
+from typing import Any
 
 from PyQt6.QtWidgets import QComboBox, QGridLayout, QHBoxLayout, QPushButton, QSpinBox, QVBoxLayout
 
 from ...core.assembly.part import FrontSpace
+from ...core.assembly.turned import seen_from
 from ...core.cabinet.design import SCHOOLS, Case
 from ...core.cabinet.face_edits import cells, closed_by, divided, parent, taking, without
 from ...core.cabinet.places import at
 from ...core.cabinet.switching import SCHOOL_NAMES, schools_of, switched
 from ...core.drawing.case_views import section
-from ...core.drawing.face_view import Boundary, boundaries, face_view, swing_plan
+from ...core.drawing.face_view import Boundary, boundaries, face_view, side_section, swing_plan
 from ...core.drawing.shapes import Drawing
+from ...core.fronts.cell.false_front import FalseFront
 from ...core.fronts.face import FaceFronts, Line, Stack
 from ...core.lengths import TICKS_PER_MM, Length
 from ..desk import Desk
@@ -24,6 +28,12 @@ from ..widgets.school_form import SchoolForm
 from ..widgets.size_row import add_size_row
 from ..widgets.words import LinkWords, Words
 from .stage import Stage
+
+#: The sides of a case that may have fronts: place in the design, side, words.
+PLACES = (
+    ("fronts", "front", "Front"), ("rear", "rear", "Back"), ("left_end", "left", "Left end"),
+    ("right_end", "right", "Right end"),
+)  # fmt: skip
 
 
 class FrontsStage(Stage):
@@ -35,6 +45,14 @@ class FrontsStage(Stage):
     def __init__(self, desk: Desk) -> None:
         super().__init__(desk)
         self._opened: set[tuple[str, str]] = set()
+        self._place = "fronts"
+        self._places = QComboBox()
+        self._places.setObjectName("choose-side")
+        self._places.setAccessibleName("side of the case")
+        self._places.setToolTip("side of the case")
+        for place, _, words in PLACES:
+            self._places.addItem(words, place)
+        self._places.activated.connect(lambda _: self._look_at(self._places.currentData()))
         self._open = QPushButton("Open it")
         self._open.setObjectName("open-front")
         self._open.setCheckable(True)
@@ -45,7 +63,7 @@ class FrontsStage(Stage):
         choices.setSpacing(8)
         self.body.removeWidget(self.under)
         choices.addWidget(self.under, 1)
-        for widget in (self._fits, self._makings, self._open):
+        for widget in (self._places, self._fits, self._makings, self._open):
             choices.addWidget(widget)
         self.body.addLayout(choices)
         views = QHBoxLayout()
@@ -98,9 +116,23 @@ class FrontsStage(Stage):
         count = sum(len(assembly.fronts) for assembly in self.desk.document.made.assemblies)
         return f"{count} front{'s' if count != 1 else ''}"
 
+    def _look_at(self, place: str) -> None:
+        self._place = place
+        self.desk.selection.select(cell="", number="")
+        self.refresh()
+        self.desk.selection.changed.emit()
+
+    @property
+    def _side(self) -> str:
+        return next(side for place, side, _ in PLACES if place == self._place)
+
+    @property
+    def _fronts(self) -> Any:
+        return getattr(self._case, self._place)
+
     def _cell(self) -> str:
         """Return the selected cell; the first one if none is."""
-        found = cells(self._case)
+        found = cells(self._case, self._place)
         chosen = self.desk.selection.cell
         return chosen if chosen in found else (found[0] if found else "")
 
@@ -113,20 +145,23 @@ class FrontsStage(Stage):
         made, letter = self.desk.document.made, self._letter
         if letter not in [case.letter for case in made.project.cases]:
             return
-        case = self._case
-        self.heading.set_text(f"{letter}  {case.name}")
-        fronts = case.fronts
+        fronts, side = self._fronts, self._side
+        self._places.setCurrentIndex(self._places.findData(self._place))
+        self.heading.set_text(f"{letter}  {self._case.name}")
         closed = isinstance(fronts, FaceFronts)
-        words = f"{fronts.words} · {made.units.words}" if closed else f"No fronts yet · {made.units.words}"
+        where = "" if side == "front" else f", {self._places.currentText().lower()}"
+        words = f"{fronts.words}{where} · {made.units.words}" if closed else f"No fronts here · {made.units.words}"
         self.under.set_text(words[:1].upper() + words[1:])
         for widget in (self._fits, self._makings, self._open):
             widget.setVisible(closed)
         opened = frozenset(path for own, path in self._opened if own == letter)
         path = self._cell()
-        self.face.show_drawing(face_view(made, letter, path, opened))
-        self.face.boundaries = boundaries(made.assembly(letter), fronts.face) if isinstance(fronts, FaceFronts) else []
+        self.face.show_drawing(face_view(made, letter, path, opened, side))
+        self.face.boundaries = []
         self._open.setChecked(path in opened)
         if isinstance(fronts, FaceFronts):
+            seen = seen_from(made.assembly(letter), side)
+            self.face.boundaries = boundaries(seen, fronts.face, self._place)
             self._fits.setCurrentIndex(self._fits.findData(SCHOOL_NAMES[type(fronts.fit)]))
             self._makings.setCurrentIndex(self._makings.findData(SCHOOL_NAMES[type(fronts.making)]))
         space = self._space()
@@ -134,10 +169,13 @@ class FrontsStage(Stage):
             self.section.show_drawing(section(made, letter))
             self.plan.show_drawing(Drawing("no front"))
             return
-        middle = (space.front[0].ticks * 3 + space.front[1].ticks * 2) // 5
         is_open = path in opened
-        pulled = space.roles if is_open and space.opens == "out" else frozenset()
-        self.section.show_drawing(section(made, letter, middle, pulled))
+        if side == "front":
+            middle = (space.front[0].ticks * 3 + space.front[1].ticks * 2) // 5
+            pulled = space.roles if is_open and space.opens == "out" else frozenset()
+            self.section.show_drawing(section(made, letter, middle, pulled))
+        else:
+            self.section.show_drawing(side_section(made, letter, space, is_open))
         self.plan.show_drawing(swing_plan(made, letter, space, is_open))
 
     def select(self) -> None:
@@ -162,11 +200,11 @@ class FrontsStage(Stage):
         self.refresh()
 
     def _switch(self, what: str, school: str) -> None:
-        fronts = self._case.fronts
+        fronts = self._fronts
         if isinstance(fronts, FaceFronts):
             system = self.desk.document.project.units.system
             new = switched(getattr(fronts, what), SCHOOLS[what][school], system)
-            self.desk.put(self._letter, f"fronts.{what}", new, new.words)
+            self.desk.put(self._letter, f"{self._place}.{what}", new, new.words)
             self.refresh()
 
     def _split(self, stack: bool) -> None:
@@ -194,7 +232,7 @@ class FrontsStage(Stage):
     def tape(self, column: QVBoxLayout) -> None:
         """Show what closes the selected cell, the sizes beside it, and how all fronts are made."""
         unit = self.desk.document.project.units.words
-        fronts = self._case.fronts
+        fronts = self._fronts
         column.addWidget(Words("Fronts", 20, True))
         column.addWidget(Words(f"Case {self._letter} · {unit}", 14, colour="quiet"))
         column.addSpacing(4)
@@ -203,7 +241,10 @@ class FrontsStage(Stage):
             close.setObjectName("close-case")
             system = self.desk.document.project.units.system
             new = switched(fronts, FaceFronts, system)
-            close.clicked.connect(lambda: self.desk.put(self._letter, "fronts", new, "close it with fronts"))
+            if self._place.endswith("end"):
+                # At an end nothing opens until someone says so.
+                new = replace(new, face=FalseFront(look="door"))
+            close.clicked.connect(lambda: self.desk.put(self._letter, self._place, new, "close it with fronts"))
             column.addWidget(close)
             return
         path = self._cell()
@@ -224,12 +265,13 @@ class FrontsStage(Stage):
         form = SchoolForm(self.desk, self._letter, column)
         form.add(path, cell)
         self._sums(column)
+        self._bought(column)
         above = parent(path)
         if above is not None:
             self._division(column, above[0])
         column.addSpacing(8)
-        column.addWidget(Words("All fronts of this case", 15, True))
-        form.add("fronts", fronts)
+        column.addWidget(Words("All fronts of this side", 15, True))
+        form.add(self._place, fronts)
 
     def _sums(self, column: QVBoxLayout) -> None:
         """The numbers of the selected front that people ask for, each leading to its sum."""
@@ -250,6 +292,25 @@ class FrontsStage(Stage):
             row.addWidget(value)
             row.addWidget(Words(number.label, 14), 1)
             column.addLayout(row)
+
+    def _bought(self, column: QVBoxLayout) -> None:
+        """What is bought for the selected front, each with the rule it was chosen by."""
+        path = self._cell()
+        rows: dict[tuple[str, str, str], int] = {}
+        for item in self.desk.document.made.assembly(self._letter).bought:
+            if item.place == path:
+                key = (item.name, item.why, item.lacks)
+                rows[key] = rows.get(key, 0) + item.count
+        if not rows:
+            return
+        column.addSpacing(8)
+        column.addWidget(Words("Hardware of this one", 15, True))
+        for (name, why, lacks), count in rows.items():
+            column.addWidget(Words(f"{count} × {name}", 14, wrap=True))
+            if why:
+                column.addWidget(Words(why, 13, colour="quiet", wrap=True))
+            if lacks:
+                column.addWidget(Words(lacks, 13, colour="snag", wrap=True))
 
     def _parts(self, division: Stack | Line, path: str, number: int) -> QSpinBox:
         """Return the field for how many parts of what is left a front takes."""

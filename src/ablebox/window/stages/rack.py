@@ -7,12 +7,13 @@ from dataclasses import replace
 
 from PyQt6.QtWidgets import QFrame, QHBoxLayout, QPushButton, QScrollArea, QVBoxLayout, QWidget
 
-from ...core.paper.buying import hardware
+from ...core.paper.buying import reasons
 from ...core.project import rack_edits
 from ...core.stock import Rack
 from ..desk import Desk
 from ..widgets.length_field import LengthField
-from .rack_cards import BandsCard, BoardsCard, HardwareCard, SheetsCard
+from .rack_cards import BandsCard, BoardsCard, SheetsCard
+from .rack_hardware import CatalogueCard, TakenCard
 
 
 class RackPanel(QScrollArea):
@@ -26,6 +27,7 @@ class RackPanel(QScrollArea):
         super().__init__()
         self._desk = desk
         self._shape: object = None
+        self._kind = "side-mount"
         self.setObjectName("rack")
         self.setFrameShape(QFrame.Shape.NoFrame)
         self.setWidgetResizable(True)
@@ -42,8 +44,10 @@ class RackPanel(QScrollArea):
             [(b.code, b.name, b.stuff, [(x.name, x.price) for x in b.boards]) for b in rack.boards],
             [(e.code, e.name, e.deducted, e.price) for e in rack.edgings],
             rack_edits.used_codes(project),
-            hardware(self._desk.document.made),
-            rack.hardware,
+            [dict(assembly.hardware) for assembly in self._desk.document.made.assemblies],
+            reasons(self._desk.document.made),
+            [(h.name, h.kind, h.carries, h.angle, h.price) for h in rack.hardware],
+            self._kind,
             project.units.system,
         )
         if shape != self._shape:
@@ -63,7 +67,10 @@ class RackPanel(QScrollArea):
         for boards in rack.boards:
             column.addWidget(BoardsCard(self._desk, boards))
         column.addWidget(BandsCard(self._desk))
-        column.addWidget(HardwareCard(self._desk))
+        column.addWidget(TakenCard(self._desk))
+        catalogue = CatalogueCard(self._desk, self._kind)
+        catalogue.kinds.activated.connect(lambda _: self._show_kind(catalogue.kinds.currentData()))
+        column.addWidget(catalogue)
         more = QHBoxLayout()
         more.setSpacing(8)
         for name, words, action in (
@@ -85,6 +92,10 @@ class RackPanel(QScrollArea):
             old.hide()
             old.deleteLater()
         self.setWidget(page)
+
+    def _show_kind(self, kind: str) -> None:
+        self._kind = kind
+        self.refresh()
 
     def _add_goods(self) -> None:
         self._desk.change("Add a kind of sheet", rack_edits.with_another_kind(self._desk.document.project))

@@ -1,5 +1,5 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""The cards of the rack: a kind of sheet, a kind of board, the bands, the hardware with its prices."""
+"""The cards of the rack: a kind of sheet, a kind of board, the bands."""
 
 from __future__ import annotations
 
@@ -11,7 +11,6 @@ from PyQt6.QtGui import QIntValidator, QRegularExpressionValidator
 from PyQt6.QtWidgets import QCheckBox, QComboBox, QFrame, QGridLayout, QHBoxLayout, QLineEdit, QPushButton
 
 from ...core.materials import materials
-from ...core.paper.buying import hardware
 from ...core.project import rack_edits
 from ...core.project.tree import Project
 from ...core.stock import BoardGoods, Sheet, SheetGoods
@@ -292,23 +291,3 @@ class BandsCard(Card):
 
     def _put_price(self, code: str, price: int | None) -> None:
         self._put(code, "price", price=price)
-
-
-class HardwareCard(Card):
-    """What the project takes of hardware, each with a price."""
-
-    def __init__(self, desk: Desk) -> None:
-        super().__init__(desk)
-        self.grid.addWidget(Words("Hardware this project takes", 15, True), 0, 0, 1, 2)
-        prices = {item.name: item.price for item in self.project.rack.hardware}
-        for row, (name, count) in enumerate(hardware(desk.document.made), start=1):
-            self.grid.addWidget(Words(f"{count} ×", 14, align="right"), row, 0)
-            self.grid.addWidget(Words(name, 14, wrap=True), row, 1)
-            self.caption(row, 2, "one costs")
-            price = self.price(f"price:hardware:{row}", prices.get(name), partial(self._put_price, name))
-            self.grid.addWidget(price, row, 3)
-        self.grid.setColumnMinimumWidth(0, 44)
-        self.grid.setColumnStretch(1, 1)
-
-    def _put_price(self, name: str, price: int | None) -> None:
-        self.change(f"price of {name}", rack_edits.with_hardware_price(self.project, name, price))

@@ -301,7 +301,8 @@ class _Frame:
                 for role, cuts in ((member.role, own), (other.role, others)):
                     for cut in cuts:
                         self.work.cut(role, cut)
-            self.work.hardware += joint.fasteners(self.shell)
+            for name, pieces in joint.fasteners(self.shell):
+                self.work.buy(name, pieces)
         box = member.stretched(*reaches)
         key = member.role.removeprefix("frame.")
         length = self.book.named(total, f"{member.name}, length", f"{key}/length")

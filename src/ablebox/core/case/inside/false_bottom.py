@@ -69,5 +69,5 @@ class FalseBottom:
             Placed(key, "false bottom", shell.goods.code, length, width, shell.thickness, (0, 1, 2),
                    (space.x + self.play.share(2)[0], y, under), bands=shell.band(Face.FRONT), shows=Face.TOP)
         )  # fmt: skip
-        work.hardware.append((fastener_words("screws", shell), 6))
+        work.buy(fastener_words("screws", shell), 6)
         return work

@@ -99,7 +99,7 @@ def _columns(columns: Columns, space: Space) -> tuple[Work, Layout]:
         _notch(work, part, space)
         ends = 2 if whole and space.ceiling else 1
         for name, pieces in columns.joint.fasteners(shell, width.length):
-            work.hardware.append((name, ends * pieces))
+            work.buy(name, ends * pieces)
         lefts.append(role)
         x = x + thickness.length
     x = space.x
@@ -159,7 +159,7 @@ def _rows(rows: Rows, space: Space) -> tuple[Work, Layout]:
         _house(work, rows.joint, part, space.left, Face.RIGHT, 0, (corner[0], space.x))
         _house(work, rows.joint, part, space.right, Face.LEFT, 0, (space.end, space.end + enters))
         for name, pieces in rows.joint.fasteners(shell, width.length):
-            work.hardware.append((name, 2 * pieces))
+            work.buy(name, 2 * pieces)
         z = z + thickness.length
         roles.append(role)
         floors.append(leaf(z, "top of the fixed shelf", f"{book.prefix}{role}.top", Origin.RECKONED))

@@ -71,7 +71,8 @@ class HangingRod:
         work = Work(sums=[play, drop, behind, length], obstacles=[("hanging rod", rod)])
         for role, face in ((space.left, Face.RIGHT), (space.right, Face.LEFT)):
             work.bore(role, face, "rod socket centre", _PILOT, _PILOT_DEPTH, [(ZERO, y, z)])
-        work.hardware += [(f"hanging rod {shell.units.write(length.length, True)} long", 1), ("rod sockets", 2)]
+        work.buy(f"hanging rod {shell.units.write(length.length, True)} long")
+        work.buy("rod sockets", 2)
         if space.width.length > _SUPPORTED:
-            work.hardware.append(("rod supports", 1))
+            work.buy("rod supports", 1)
         return work

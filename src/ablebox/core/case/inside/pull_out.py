@@ -1,8 +1,7 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
 """Pull-out shelves on side-mount slides.
 
-1/2 in (12.7 mm) for a slide at each side; the longest stock length that fits the depth, 10 to
-28 in by 2 or 250 to 700 mm by 50; where a face frame's stile reaches into the opening the slide
+1/2 in (12.7 mm) for a slide at each side; the longest slides on the rack that fit the depth; where a face frame's stile reaches into the opening the slide
 is packed out flush with it (common practice).
 """
 
@@ -14,9 +13,10 @@ from ...assembly.part import Face, Placed
 from ...lengths import ZERO, Length, inches, millimetres
 from ..fields import check_names, count, size
 from ..shell import Work
-from ..slide_lengths import SLIDE_LENGTHS, longest_within
+from ..slide_choice import choose_slides, shortest
 from .space import Space
 
+_KIND = "side-mount"
 _FIRST, _HOLE, _HOLE_DEPTH = millimetres(37), millimetres(4), millimetres(9)
 
 
@@ -50,9 +50,9 @@ class PullOut:
         if not self.count:
             return Work()
         shell, book = space.shell, space.shell.book
-        slide_length = longest_within(space.depth.length - self.setback - self.clear, shell.units.system)
-        if slide_length is None:
-            least = shell.units.write(SLIDE_LENGTHS[shell.units.system][0], True)
+        chosen = choose_slides(shell, _KIND, space.depth.length - self.setback - self.clear, space.width.length)
+        if chosen is None:
+            least = shell.units.write(shortest(shell, _KIND), True)
             raise shell.refuse("pull-out shelf", f"the shortest slides are {least} long", "Make the case deeper.")
         shell.need(
             shell.thickness.length - _HOLE_DEPTH, millimetres(1), "wood behind the slides' screws", "Use thicker stock."
@@ -68,7 +68,7 @@ class PullOut:
         key = space.key("pull-out")
         length = book.named(total, "pull-out shelf, length", f"{key}/length")
         shell.need(length.length, inches(3), "pull-out shelf length", "Make the bay wider.")
-        deep = book.chosen(slide_length, "slide length", f"{key}.slide", "longest stock length that fits")
+        deep = chosen.length(shell, f"{key}.slide")
         width = book.named(deep, "pull-out shelf, width", f"{key}/width")
         t = shell.thickness.length
         low, high = space.clear_heights()
@@ -88,12 +88,12 @@ class PullOut:
             )  # fmt: skip
             lines.append(z + t.share(2)[0])
             z = z + t
-        far = slide_length - _FIRST
+        far = deep.length - _FIRST
         centres: list[tuple[Length, ...]] = [(ZERO, y + along, z) for along in (_FIRST, far) for z in lines]
         work.bore(space.left, Face.RIGHT, "slide screws", _HOLE, _HOLE_DEPTH, centres)
         work.bore(space.right, Face.LEFT, "slide screws", _HOLE, _HOLE_DEPTH, centres)
-        work.hardware.append((f"side-mount slides {shell.units.write(slide_length, True)}, pairs", self.count))
+        work.buy(chosen.item.name, self.count, chosen.why, chosen.lacks, _KIND)
         for over in space.frame_over:
             if over:
-                work.hardware.append((f"packers {shell.units.write(over, True)} thick behind the frame", self.count))
+                work.buy(f"packers {shell.units.write(over, True)} thick behind the frame", self.count)
         return work

@@ -14,10 +14,12 @@ from dataclasses import dataclass
 from ...assembly.part import Face, Placed
 from ...lengths import ZERO, Length, inches, millimetres
 from ..fields import check_names, count, size
-from ..shell import Work
+from ..shell import Shell, Work
 from .space import Space
 
 PINS_A_SHELF = 4
+#: A pin this much thinner or thicker than its hole still serves.
+_LOOSE = millimetres("0.2")
 
 
 @dataclass(frozen=True, slots=True)
@@ -93,8 +95,18 @@ class PinShelves:
         centres: list[tuple[Length, ...]] = [(ZERO, y, z) for y in rows for z in holes]
         work.bore(space.left, Face.RIGHT, "shelf pins", self.hole, self.hole_depth, centres)
         work.bore(space.right, Face.LEFT, "shelf pins", self.hole, self.hole_depth, centres)
-        work.hardware.append(("shelf pins", PINS_A_SHELF * self.count))
+        self._buy(shell, work)
         return work
+
+    def _buy(self, shell: Shell, work: Work) -> None:
+        """Choose the pins by the diameter of their holes."""
+        write = shell.units.write
+        item = min(shell.hardware("pin"), key=lambda pin: (abs((pin.length - self.hole).ticks), pin.length))
+        lacks = ""
+        if abs((item.length - self.hole).ticks) > _LOOSE.ticks:
+            hole = write(self.hole, True)
+            lacks = f"pin holes are {hole} and no such pins are on the rack; the nearest are {item.name}"
+        work.buy(item.name, PINS_A_SHELF * self.count, f"holes of {write(self.hole, True)}", lacks)
 
     def _levels(self, space: Space, holes: list[Length]) -> list[Length]:
         """Return the height of each shelf's underside: the top of a pin near an equal division."""

@@ -82,5 +82,5 @@ class SlopingShelves:
                        corner, bands=shell.band(Face.FRONT), shows=Face.TOP, tilt=tilt)
             )  # fmt: skip
             z = z + tall
-        work.hardware.append((fastener_words("screws", shell), 4 * self.count))
+        work.buy(fastener_words("screws", shell), 4 * self.count)
         return work

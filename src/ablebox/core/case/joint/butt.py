@@ -14,6 +14,7 @@ from ...assembly.part import CutKind
 from ...lengths import Length, inches, millimetres
 from ...reckoning import Reckoned
 from ..fields import check_names, one_of
+from ..screws import longest_screw, nearest_screw
 from ..shell import Shell
 
 APART = inches(6)
@@ -83,14 +84,12 @@ def fastener_words(fastener: str, shell: Shell) -> str:
     Pocket screws: 1 in for 1/2 in stock, 1 1/4 for 3/4, 2 1/2 for 1 1/2. A case screw goes through
     one panel and an inch (25 mm) into the other's edge (common practice).
     """
-    thickness, write = shell.thickness.length, shell.units.write
+    thickness = shell.thickness.length
     if fastener == "pocket":
         length = (
             inches(1) if thickness <= inches("9/16") else inches("1 1/4") if thickness <= inches(1) else inches("2 1/2")
         )
-        return f"pocket screws {write(length, True)}"
+        return nearest_screw(shell, "pocket-screw", length)
     if fastener == "screws":
-        step = inches("1/4").ticks
-        length = Length((thickness + inches(1)).ticks // step * step)
-        return f"case screws {write(max(length, inches('1 1/4')), True)}"
+        return longest_screw(shell, "case-screw", thickness + inches(1))[0]
     return {"confirmats": "confirmats 7 × 50 mm", "dowels": "dowels 8 mm", "biscuits": "biscuits No. 20"}[fastener]

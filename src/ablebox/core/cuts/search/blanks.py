@@ -6,10 +6,11 @@ With that, cuts have no width any more: pieces that touch here lie one kerf apar
 
 from __future__ import annotations
 
+from collections import Counter
 from dataclasses import dataclass
 
 from ..plan import CutSheet, Spot
-from ..problem import Problem, Supply
+from ..problem import Block, Problem, Supply
 
 
 @dataclass(frozen=True, slots=True)
@@ -21,12 +22,14 @@ class Blank:
         length: with one kerf.
         width: with one kerf.
         fixed: whether it must not be turned.
+        block: the block it stands for; ``None`` for a single piece.
     """
 
     code: str
     length: int
     width: int
     fixed: bool
+    block: Block | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -53,13 +56,16 @@ class Bed:
 
 
 def blanks(problem: Problem) -> list[Blank]:
-    """Return one blank for every piece to cut."""
+    """Return one blank for every block and for every piece that is in none."""
     kerf = problem.kerf
-    return [
+    together = Counter(member.code for block in problem.blocks for member in block.members)
+    found = [Blank(block.code, block.length + kerf, block.width + kerf, block.fixed, block) for block in problem.blocks]
+    found += [
         Blank(piece.code, piece.length + kerf, piece.width + kerf, piece.fixed)
         for piece in problem.pieces
-        for _ in range(piece.count)
+        for _ in range(piece.count - together[piece.code])
     ]
+    return found
 
 
 def beds(problem: Problem) -> list[Bed]:
@@ -78,10 +84,20 @@ def beds(problem: Problem) -> list[Bed]:
 
 
 def to_sheet(problem: Problem, bed: Bed, placed: list[tuple[Blank, int, int, bool]]) -> CutSheet:
-    """Turn blanks on a bed back into pieces on a sheet."""
+    """Turn blanks on a bed back into pieces on a sheet, blocks into theirs."""
     kerf, trim = problem.kerf, problem.trim
-    spots = tuple(
-        Spot(blank.code, x + trim, y + trim, blank.length - kerf, blank.width - kerf, turned)
-        for blank, x, y, turned in placed
-    )
-    return CutSheet(bed.supply, spots)
+    pieces = {piece.code: piece for piece in problem.pieces}
+    spots: list[Spot] = []
+    for blank, x, y, turned in placed:
+        x, y = x + trim, y + trim
+        if blank.block is None:
+            spots.append(Spot(blank.code, x, y, blank.length - kerf, blank.width - kerf, turned))
+            continue
+        for member in blank.block.members:
+            piece = pieces[member.code]
+            dx, dy = member.x, member.y
+            if turned:
+                # A quarter turn to the left: what lay along the length now runs up the width.
+                dx, dy = blank.block.width - member.y - piece.width, member.x
+            spots.append(Spot(member.code, x + dx, y + dy, piece.length, piece.width, turned))
+    return CutSheet(bed.supply, tuple(spots))

@@ -19,7 +19,7 @@ from ...units import System, Units
 from ..bound import bound
 from ..checker import check
 from ..plan import Plan
-from ..problem import Problem
+from ..problem import Block, Piece, Problem
 from ..saw_order import tidied
 from .blanks import Bed, Blank, beds, blanks, to_sheet
 from .construct import RULES, Lay, Rule, lay_out
@@ -101,7 +101,8 @@ def _refuse_impossible(problem: Problem, units: Units) -> None:
     def size(length: int, width: int) -> str:
         return f"{units.write(Length(length))} × {units.write(Length(width), unit=True)}"
 
-    for piece in problem.pieces:
+    whole: tuple[Piece | Block, ...] = (*problem.blocks, *problem.pieces)
+    for piece in whole:
         there = [supply for supply in problem.supplies if supply.count != 0]
         if not any(problem.holds(supply, piece) for supply in there):
             usable = [problem.usable(supply) for supply in there]
@@ -157,9 +158,13 @@ class _Search:
         """
         ordered = sorted(self.lays, key=lambda lay: (not lay.bed.supply.offcut, -lay.filled))
         kerf, trim = self.problem.kerf, self.problem.trim
-        sheets = (to_sheet(self.problem, lay.bed, lay.placed) for lay in ordered)
-        made = Plan(self.problem, tuple(tidied(sheet, kerf, trim) for sheet in sheets), self.bound)
+        laid = tuple(to_sheet(self.problem, lay.bed, lay.placed) for lay in ordered)
+        made = Plan(self.problem, tuple(tidied(sheet, kerf, trim) for sheet in laid), self.bound)
         faults = check(made)
+        if faults and self.problem.blocks:
+            # Pushing pieces together may have torn a block apart.
+            made = Plan(self.problem, laid, self.bound)
+            faults = check(made)
         if faults:
             raise AssertionError("; ".join(faults))
         return made

@@ -9,6 +9,9 @@ from ...assembly.part import Hand
 from ...case.fields import check_names, one_of
 from ...case.shell import Work
 from ..area import Area
+from ..drawer.inner import InnerDrawers
+from ..fit.choice import OwnFit
+from ..fit.same import LikeOthers
 from ..hanging import hang
 from ..making.choice import OwnMaking
 from ..making.same import LikeDoors
@@ -22,10 +25,14 @@ class Door:
     Args:
         hung: at which side.
         making: how it is made.
+        fit: how it meets the face.
+        inner: drawers behind it.
     """
 
     hung: str = one_of("hung at the", "left", {"left": "left", "right": "right"})
     making: OwnMaking = field(default_factory=LikeDoors)
+    fit: OwnFit = field(default_factory=LikeOthers)
+    inner: InnerDrawers = field(default_factory=InnerDrawers)
 
     words = "door"
 
@@ -59,6 +66,8 @@ class Door:
             face.upright(area, right),
             face.fit.inset,
             face.edges.framed,
+            self.inner.angle,
         )
         face.pulls.on_door(face.shell, work, making, leaf, face.hung)
+        self.inner.build(face, work, area, (not right, right), making.thickness(face.shell).length)
         return work

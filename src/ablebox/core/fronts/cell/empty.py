@@ -1,12 +1,14 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""A cell without a front: open shelves, or the place of an appliance."""
+"""A cell without a front: open shelves."""
 
 from __future__ import annotations
 
 from dataclasses import dataclass
+from typing import ClassVar
 
 from ...case.shell import Work
 from ..area import Area
+from ..fit.same import LikeOthers
 from .context import FaceContext
 
 
@@ -16,6 +18,7 @@ class OpenCell:
 
     words = "open"
     opens = ""
+    fit: ClassVar[LikeOthers] = LikeOthers()
 
     def build(self, face: FaceContext, area: Area) -> Work:
         """Add nothing."""

@@ -6,14 +6,15 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 
 from ...case.fields import check_names, one_of
-from ...case.shell import Work
+from ...case.shell import Shell, Work
+from ...hardware import Hardware
 from ..area import Area
+from ..fit.choice import OwnFit
+from ..fit.same import LikeOthers
 from ..making.choice import OwnMaking
 from ..making.same import LikeDoors
 from ..weight import weight
 from .context import FaceContext
-
-_HEAVY = 5.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -23,10 +24,12 @@ class Flap:
     Args:
         way: whether it lifts up or drops down.
         making: how it is made.
+        fit: how it meets the face.
     """
 
     way: str = one_of("opens", "up", {"up": "upwards", "down": "downwards"})
     making: OwnMaking = field(default_factory=LikeDoors)
+    fit: OwnFit = field(default_factory=LikeOthers)
 
     words = "flap"
 
@@ -40,15 +43,25 @@ class Flap:
 
     def build(self, face: FaceContext, area: Area) -> Work:
         """Return the flap, and count hinges and supports."""
+        shell = face.shell
         making, made = face.making_of(self.making, area)
         leaf = face.leaf(area, "flap", f"flap, opens {self.way}", making, level=True, made=made)
-        work = making.build(face.shell, leaf)
-        kilograms = weight(face.shell.rack, work.parts)
-        supports = 2 if kilograms > _HEAVY else 1
-        words = "lift supports" if self.way == "up" else "flap stays"
-        work.hardware += [
-            ("hinges for flaps", 2 if area.width.length.mm < 900 else 3),
-            (f"{words} for {kilograms:.1f} kg", supports),
-        ]
-        face.pulls.on_front(face.shell, work, making, leaf, low=self.way == "up")
+        work = making.build(shell, leaf)
+        kilograms = weight(shell.rack, work.parts)
+        item, count, why, lacks = _supports(shell, "support-up" if self.way == "up" else "support-down", kilograms)
+        work.buy("hinges for flaps", 2 if area.width.length.mm < 900 else 3)
+        work.buy(item.name, count, why, lacks)
+        face.pulls.on_front(shell, work, making, leaf, "low" if self.way == "up" else "high")
         return work
+
+
+def _supports(shell: Shell, kind: str, kilograms: float) -> tuple[Hardware, int, str, str]:
+    """Return supports for a flap, how many, why, and what the rack lacks: the weakest one or two that hold it."""
+    items = sorted(shell.hardware(kind), key=lambda item: (item.carries or 0, item.name))
+    for item in items:
+        for count in (1, 2):
+            if (item.carries or 0) * count >= kilograms:
+                return item, count, f"flap of {kilograms:.1f} kg", ""
+    most = items[-1]
+    lacks = f"a flap weighs {kilograms:.1f} kg and two of the strongest on the rack hold {2 * (most.carries or 0)} kg"
+    return most, 2, f"flap of {kilograms:.1f} kg", lacks

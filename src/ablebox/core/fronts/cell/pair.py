@@ -9,6 +9,9 @@ from ...assembly.part import Hand
 from ...case.shell import Work
 from ...lengths import inches
 from ..area import Area
+from ..drawer.inner import InnerDrawers
+from ..fit.choice import OwnFit
+from ..fit.same import LikeOthers
 from ..hanging import hang
 from ..making.choice import OwnMaking
 from ..making.same import LikeDoors
@@ -21,9 +24,13 @@ class Pair:
 
     Args:
         making: how they are made.
+        fit: how they meet the face.
+        inner: drawers behind them.
     """
 
     making: OwnMaking = field(default_factory=LikeDoors)
+    fit: OwnFit = field(default_factory=LikeOthers)
+    inner: InnerDrawers = field(default_factory=InnerDrawers)
 
     words = "pair of doors"
     opens = "pair"
@@ -58,7 +65,9 @@ class Pair:
                 face.upright(area, right),
                 face.fit.inset,
                 face.edges.framed,
+                self.inner.angle,
             )
             face.pulls.on_door(shell, made, making, leaf, face.hung)
             work.add(made)
+        self.inner.build(face, work, area, (True, True), making.thickness(shell).length)
         return work

@@ -9,22 +9,27 @@ the opening less clearances, at least 1 in in all (common practice).
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
+from math import cos, pi
 
 from ...assembly.part import Cut, CutKind, Face, Hand, Placed
 from ...assembly.solid import Box
-from ...case.fields import check_names, one_of, size, stock
+from ...case.fields import check_names, count, one_of, size, stock
 from ...case.shell import Shell, Work
 from ...lengths import ZERO, Length, inches, millimetres
 from ...reckoning import Reckoned
 from ...stock import Grain
+from .dividers import Dividers
 
 CORNERS = {
     "butt": "butt, screwed", "pocket": "pocket screws", "rabbet": "rabbets", "lock": "lock joints",
     "lap": "half laps", "dovetail": "dovetails",
 }  # fmt: skip
 BOTTOMS = {"cut-off": "in a groove, back cut off", "all-round": "in a groove all round", "under": "under the box"}
+SHAPES = {"level": "level", "sloped": "sloping to the front", "scooped": "scooped out to the front"}
 _FINGER = inches("3/4")
+#: Points that draw the curve of a scoop.
+_CURVE = 8
 
 
 @dataclass(frozen=True, slots=True)
@@ -42,6 +47,11 @@ class DrawerBox:
         below: kept free below the box.
         above: kept free above it.
         strip: box heights are a multiple of this, so that few strip widths are cut; 0 for any.
+        shape: whether the sides are level, slope, or are scooped out towards the front.
+        front_high: height of the front where they are not level.
+        back_above: how far the back stands above the sides.
+        along: dividers from front to back.
+        across: dividers from side to side.
     """
 
     goods: str = stock("stock of the boxes", "box")
@@ -54,6 +64,11 @@ class DrawerBox:
     below: Length = size("free below the box", inches("1/2"), zero=True)
     above: Length = size("free above the box", inches("1/2"), zero=True)
     strip: Length = size("box heights in steps of", ZERO, zero=True)
+    shape: str = one_of("sides", "level", SHAPES)
+    front_high: Length = size("height of the front where they are not level", inches(3))
+    back_above: Length = size("back above the sides", ZERO, zero=True)
+    along: int = count("dividers front to back", 0, 6)
+    across: int = count("dividers side to side", 0, 6)
 
     words = "drawer boxes"
 
@@ -110,10 +125,20 @@ class _Builder:
         high = height
         if box.bottom == "under":
             high = self._named(height - self.pane, "side height", "side.height")
+        full = high
+        if box.back_above:
+            above = self.book.chosen(box.back_above, "back above the sides", "fronts.box.back_above")
+            high = self._named(full - above, "side height below the back", "side.lower")
         need(high.length, inches("1 1/4"), f"height of the {self.name}", "Make its front higher.")
+        front_high = high
+        if box.shape != "level":
+            least = inches("1 1/4") + (ZERO if box.bottom == "under" else box.up + self.pane.length)
+            need(box.front_high, least, f"front of the {self.name}", "Make it higher where its sides slope.")
+            need(high.length, box.front_high, f"side of the {self.name} behind its low front", "Make the front lower.")
+            front_high = self.book.chosen(box.front_high, "height of the front", "fronts.box.front_high")
         x, y, z = self.corner
         low = z + (self.pane.length if box.bottom == "under" else ZERO)
-        sides = self._sides(depth, high, width, low)
+        sides = self._sides(depth, high, front_high, width, low)
         enters, whole = self._enters(t)
         total = width - self.t.times(2)
         if whole:
@@ -123,28 +148,59 @@ class _Builder:
         across = self._named(total, "drawer front and back, length", "across/length")
         x_front = x if whole else x + t - (enters.length if enters is not None else ZERO)
         up = self.book.chosen(box.up, "groove above the lower edge", "fronts.box.up")
-        back_high, back_low = high, low
+        back_high, back_low = self._named(full, "drawer back, width", "back/width"), low
         if box.bottom == "cut-off":
-            back_high = self._named(high - up - self.pane, "drawer back, width", "back/width")
+            back_high = self._named(full - up - self.pane, "drawer back, width", "back/width")
             back_low = low + box.up + self.pane.length
             need(back_high.length, inches("1/2"), f"back of the {self.name}", "Make the box higher.")
-        wide = self._named(high, "drawer front, width", "front/width")
+        wide = self._named(front_high, "drawer front, width", "front/width")
         goods = box.goods
         front = self._place("front", "front", across, wide, self.t, goods, (0, 2, 1), (x_front, y, low))
         back_y = y + depth.length - t
         back = self._place("back", "back", across, back_high, self.t, goods, (0, 2, 1), (x_front, back_y, back_low))
         self._corners(sides, (front, back), enters, whole)
         self._bottom(width, depth, (front, back), sides)
+        if box.along or box.across:
+            Dividers(box.bottom_goods, box.along, box.across, self.shell, self.role, self.pane).build(
+                self.work, sides, (front, back)
+            )
         return self.work
 
-    def _sides(self, depth: Reckoned, high: Reckoned, width: Reckoned, low: Length) -> tuple[Placed, Placed]:
+    def _sides(
+        self, depth: Reckoned, high: Reckoned, front: Reckoned, width: Reckoned, low: Length
+    ) -> tuple[Placed, Placed]:
         x, y, _ = self.corner
         long = self._named(depth, "drawer side, length", "side/length")
         wide = self._named(high, "drawer side, width", "side/width")
         args = (long, wide, self.t, self.box.goods, (1, 2, 0))
         left = self._place("side.left", "side, left", *args, (x, y, low), Hand.LEFT)
         right = self._place("side.right", "side, right", *args, (x + width.length - self.t.length, y, low), Hand.RIGHT)
+        outline = self._outline(depth.length, high.length, front.length)
+        if outline:
+            left, right = replace(left, outline=outline), replace(right, outline=outline)
+            self.work.parts[-2:] = [left, right]
         return left, right
+
+    def _outline(self, depth: Length, high: Length, front: Length) -> tuple[tuple[Length, Length], ...]:
+        """Return the form of a side that is lower at the front; empty for a level one.
+
+        The low part is as long as the front is thick and a little more; a sloped side rises from there
+        to the back, a scooped one in a curve over its first half.
+        """
+        if self.box.shape == "level" or front == high:
+            return ()
+        start = self.t.length + inches("1/2")
+        end = depth - self.t.length if self.box.shape == "sloped" else depth.share(2)[0]
+        rise, run = (high - front).ticks, (end - start).ticks
+        self.shell.need(
+            end - start, inches(1), f"length of the {self.name} over which its sides rise", "Keep them level."
+        )
+        points = [(ZERO, ZERO), (depth, ZERO), (depth, high), (end, high)]
+        if self.box.shape == "scooped":
+            for i in range(_CURVE - 1, 0, -1):
+                share = (1 - cos(pi * i / _CURVE)) / 2
+                points.append((start + Length(run * i // _CURVE), front + Length(int(rise * share))))
+        return (*points, (start, front), (ZERO, front))
 
     def _enters(self, t: Length) -> tuple[Reckoned | None, bool]:
         """Return how far front and back enter the sides, and whether they are as wide as the box."""

@@ -4,17 +4,20 @@
 Side mount takes 1/2 in (12.7 mm) a side; undermount takes 42 mm less than the opening inside the
 box and wants sides of 5/8 in at most; a centre slide only wants play at the sides. The longest
 stock length within the depth less what is kept free behind it; inset fronts take their thickness
-off (common practice; check the slide's own figures).
+off (common practice). Each item on the rack may say otherwise: its own figure is reckoned with.
 """
 
 from __future__ import annotations
 
 from dataclasses import dataclass
 
-from ...case.fields import size
+from ...case.fields import optional_size, size
 from ...case.shell import Shell
+from ...case.slide_choice import SlideChoice
 from ...lengths import ZERO, Length, inches, millimetres
 from ...reckoning import Reckoned
+
+_OWN, _LONGEST = "the slides' own", "longest that fits"
 
 
 @dataclass(frozen=True, slots=True)
@@ -22,26 +25,28 @@ class SideMount:
     """Slides at both sides of the box.
 
     Args:
-        clearance: what each slide takes.
+        clearance: what each slide takes; ``None`` for what the slides say.
         behind: kept free behind the slides.
+        length: of the slides; ``None`` for the longest that fit.
     """
 
-    clearance: Length = size("slide clearance, each side", inches("1/2"))
+    clearance: Length | None = optional_size("slide clearance, each side", _OWN)
     behind: Length = size("free behind the slides", inches("1/4"), zero=True)
+    length: Length | None = optional_size("slide length", _LONGEST)
 
     words = "side mount"
+    kind = "side-mount"
     below = ZERO
 
-    def box_width(self, shell: Shell, opening: Reckoned, side: Reckoned) -> Reckoned:
+    def box_width(self, shell: Shell, opening: Reckoned, side: Reckoned, slides: SlideChoice) -> Reckoned:
         """Return the box's outside width: the opening less both slides."""
-        return opening - shell.book.chosen(self.clearance, "slide, each side", "fronts.slides.clearance").times(2)
+        label = "slide, each side"
+        own = self.clearance is None
+        each = slides.own_figure(label) if own else _set(shell, self.clearance, label, "fronts.slides.clearance")
+        return opening - each.times(2)
 
     def check(self, shell: Shell, side: Length) -> None:
         """Any side will do."""
-
-    def bought(self, shell: Shell, length: Length) -> list[tuple[str, int]]:
-        """Return what one drawer takes."""
-        return [(f"side-mount slides {shell.units.write(length, True)}, pairs", 1)]
 
 
 @dataclass(frozen=True, slots=True)
@@ -49,25 +54,30 @@ class Undermount:
     """Slides under the box, hidden.
 
     Args:
-        inside: what the box's inside is less than the opening.
+        inside: what the box's inside is less than the opening; ``None`` for what the slides say.
         recess: from the sides' lower edge to the bottom, where the slides are.
         behind: kept free behind the slides.
+        length: of the slides; ``None`` for the longest that fit.
     """
 
-    inside: Length = size("inside of the box less than the opening", millimetres(42))
+    inside: Length | None = optional_size("inside of the box less than the opening", _OWN)
     recess: Length = size("bottom above the sides' lower edge", inches("1/2"))
     behind: Length = size("free behind the slides", inches("1/2"), zero=True)
+    length: Length | None = optional_size("slide length", _LONGEST)
 
     words = "undermount"
+    kind = "undermount"
 
     @property
     def below(self) -> Length:
         """Height the slides need under the bottom."""
         return self.recess
 
-    def box_width(self, shell: Shell, opening: Reckoned, side: Reckoned) -> Reckoned:
+    def box_width(self, shell: Shell, opening: Reckoned, side: Reckoned, slides: SlideChoice) -> Reckoned:
         """Return the box's outside width: the opening less the slides' rule, and both sides."""
-        rule = shell.book.chosen(self.inside, "the slides' rule", "fronts.slides.inside")
+        label = "the slides' rule"
+        own = self.inside is None
+        rule = slides.own_figure(label) if own else _set(shell, self.inside, label, "fronts.slides.inside")
         return opening - rule + side.times(2)
 
     def check(self, shell: Shell, side: Length) -> None:
@@ -81,42 +91,44 @@ class Undermount:
             room, ZERO, "room for the sides on undermount slides, 5/8 in at most", "Take thinner sides, or side mount."
         )
 
-    def bought(self, shell: Shell, length: Length) -> list[tuple[str, int]]:
-        """Return what one drawer takes."""
-        return [(f"undermount slides {shell.units.write(length, True)}, pairs with locks", 1)]
-
 
 @dataclass(frozen=True, slots=True)
 class CentreMount:
     """One slide under the middle of the box.
 
     Args:
-        play: at each side of the box.
+        play: at each side of the box; ``None`` for what the slide says.
         high: what the slide takes below the box.
         behind: kept free behind it.
+        length: of the slide; ``None`` for the longest that fits.
     """
 
-    play: Length = size("play at each side", inches("1/16"))
+    play: Length | None = optional_size("play at each side", "the slide's own")
     high: Length = size("slide height below the box", inches("1/2"))
     behind: Length = size("free behind the slide", inches("1/4"), zero=True)
+    length: Length | None = optional_size("slide length", _LONGEST)
 
     words = "centre slide"
+    kind = "centre"
 
     @property
     def below(self) -> Length:
         """Height the slide needs under the box."""
         return self.high
 
-    def box_width(self, shell: Shell, opening: Reckoned, side: Reckoned) -> Reckoned:
+    def box_width(self, shell: Shell, opening: Reckoned, side: Reckoned, slides: SlideChoice) -> Reckoned:
         """Return the box's outside width: the opening less the play."""
-        return opening - shell.book.chosen(self.play, "play, each side", "fronts.slides.play").times(2)
+        label = "play, each side"
+        own = self.play is None
+        each = slides.own_figure(label) if own else _set(shell, self.play, label, "fronts.slides.play")
+        return opening - each.times(2)
 
     def check(self, shell: Shell, side: Length) -> None:
         """Any side will do."""
 
-    def bought(self, shell: Shell, length: Length) -> list[tuple[str, int]]:
-        """Return what one drawer takes."""
-        return [(f"centre slide {shell.units.write(length, True)}", 1)]
+
+def _set(shell: Shell, length: Length | None, label: str, key: str) -> Reckoned:
+    return shell.book.chosen(length or ZERO, label, key)
 
 
 Slides = SideMount | Undermount | CentreMount

@@ -40,7 +40,7 @@ class FullOverlay(Gapped):
         """Return what shows of the face beside the fronts."""
         book = edges.shell.book
         if side == "top":
-            return book.chosen(self.reveal_top, "reveal, top", "fronts.fit.reveal_top")
+            return book.chosen(self.reveal_top, "reveal, top", f"{edges.fit_at}.reveal_top")
         if side == "bottom":
-            return book.chosen(self.reveal_bottom, "reveal, bottom", "fronts.fit.reveal_bottom")
-        return book.chosen(self.reveal, "reveal, each side", "fronts.fit.reveal")
+            return book.chosen(self.reveal_bottom, "reveal, bottom", f"{edges.fit_at}.reveal_bottom")
+        return book.chosen(self.reveal, "reveal, each side", f"{edges.fit_at}.reveal")

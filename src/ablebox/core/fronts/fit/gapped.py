@@ -21,7 +21,7 @@ class Gapped:
 
     def between(self, edges: Edges, columns: bool) -> Reckoned:
         """Return what is kept between two fronts."""
-        return edges.shell.book.chosen(self.gap, "gap between fronts", "fronts.fit.gap")
+        return edges.shell.book.chosen(self.gap, "gap between fronts", f"{edges.fit_at}.gap")
 
     def in_pair(self, edges: Edges) -> Reckoned:
         """Return the gap between the two doors of a pair."""

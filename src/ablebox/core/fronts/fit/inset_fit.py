@@ -32,7 +32,7 @@ class Inset:
     lip = ZERO
 
     def _gap(self, edges: Edges) -> Reckoned:
-        return edges.shell.book.chosen(self.gap, "gap around the front", "fronts.fit.gap")
+        return edges.shell.book.chosen(self.gap, "gap around the front", f"{edges.fit_at}.gap")
 
     def margin(self, edges: Edges, side: str) -> Reckoned:
         """Return what stands beside the fronts: the member and the gap."""

@@ -40,7 +40,7 @@ class Overlay:
         member = edges.member(side)
         remedy = "Make the overlay less, or the member wider."
         edges.shell.need(member.length - self.overlay, ZERO, f"what shows at the {side}", remedy)
-        overlay = edges.shell.book.chosen(self.overlay, "overlay", "fronts.fit.overlay")
+        overlay = edges.shell.book.chosen(self.overlay, "overlay", f"{edges.fit_at}.overlay")
         return edges.shell.book.named(member - overlay, f"what shows at the {side}", f"fronts.shows.{side}")
 
     def between(self, edges: Edges, columns: bool) -> Reckoned:
@@ -51,8 +51,8 @@ class Overlay:
         """
         mid = edges.mid(columns)
         if mid is None:
-            return edges.shell.book.chosen(self.gap, "gap between fronts", "fronts.fit.gap")
-        overlay = edges.shell.book.chosen(self.overlay, "overlay", "fronts.fit.overlay")
+            return edges.shell.book.chosen(self.gap, "gap between fronts", f"{edges.fit_at}.gap")
+        overlay = edges.shell.book.chosen(self.overlay, "overlay", f"{edges.fit_at}.overlay")
         shows = edges.shell.book.named(
             mid - overlay.times(2),
             f"what shows of the {mid.label}",
@@ -63,7 +63,7 @@ class Overlay:
 
     def in_pair(self, edges: Edges) -> Reckoned:
         """Return the gap between the two doors of a pair."""
-        return edges.shell.book.chosen(self.gap, "gap between the doors", "fronts.fit.gap")
+        return edges.shell.book.chosen(self.gap, "gap between the doors", f"{edges.fit_at}.gap")
 
     def over(self, edges: Edges, side: str) -> Length:
         """Return how far a front reaches beyond the edge of the opening behind it at an outer side."""

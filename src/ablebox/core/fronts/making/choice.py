@@ -1,18 +1,14 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""All ways of making a leaf, and all fits."""
+"""All ways of making a leaf, of a whole face and of one front."""
 
 from __future__ import annotations
 
-from ..fit.full_overlay import FullOverlay
-from ..fit.half_overlay import HalfOverlay
-from ..fit.inset_fit import Inset
-from ..fit.lipped import Lipped
-from ..fit.overlay import Overlay
+from .applied_frame import AppliedFrame
+from .edged_slab import EdgedSlab
 from .frame_panel import FramePanel
 from .rabbet_panel import RabbetPanel
 from .same import LikeDoors
 from .slab import Slab
 
-Making = Slab | FramePanel | RabbetPanel
-OwnMaking = LikeDoors | Slab | FramePanel | RabbetPanel
-Fit = FullOverlay | Overlay | HalfOverlay | Inset | Lipped
+Making = Slab | EdgedSlab | AppliedFrame | FramePanel | RabbetPanel
+OwnMaking = LikeDoors | Slab | EdgedSlab | AppliedFrame | FramePanel | RabbetPanel

@@ -81,8 +81,8 @@ class RabbetPanel(Framed):
         self._rabbets(work, leaf)
         if leaf.lip:
             lip_frame(shell, work, leaf, thick.length)
-        work.hardware.append(("stops around panels, sets of 4", 1))
-        work.hardware.append((FASTENERS[self.fastener] + " for front frames", 8))
+        work.buy("stops around panels, sets of 4", 1)
+        work.buy(FASTENERS[self.fastener] + " for front frames", 8)
         return work
 
     def _rabbets(self, work: Work, leaf: Leaf) -> None:

@@ -56,7 +56,7 @@ class Slab:
         corner = (leaf.x, leaf.back - thickness.length, leaf.z)
         long, wide, axes = (leaf.width, leaf.height, (0, 2, 1)) if leaf.level else (leaf.height, leaf.width, (2, 0, 1))
         part = Placed(leaf.role, leaf.name, self.goods, long, wide, thickness, axes, corner, hand=leaf.hand,
-                      bands=bands, shows=Face.FRONT, stands="front")  # fmt: skip
+                      bands=bands, shows=Face.FRONT, stands="front", matched=leaf.matched)  # fmt: skip
         work = Work(parts=[part])
         if leaf.lip:
             shell.need(thickness.length - leaf.lip, millimetres(3), "lip of the front", "Use thicker stock.")

@@ -1,0 +1,71 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""A pull-out behind one front: trays above each other, all screwed to it, each on slides of its own.
+
+The trays share the height equally; the lowest stands where a drawer's box would (common practice).
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, field
+
+from ...case.fields import check_names, count, size
+from ...case.screws import buy_screws
+from ...case.shell import Work
+from ...lengths import Length, inches
+from ..area import Area
+from ..drawer.hung_box import BoxPlace, hang_box
+from ..fit.choice import OwnFit
+from ..fit.same import LikeOthers
+from ..making.choice import OwnMaking
+from ..making.same import LikeDoors
+from .context import FaceContext
+from .drawer import box_place
+
+
+@dataclass(frozen=True, slots=True)
+class PullOutFront:
+    """Choices of a pull-out.
+
+    Args:
+        trays: how many; 0 for a bought frame.
+        high: height of their boxes.
+        making: how its front is made.
+        fit: how its front meets the face.
+    """
+
+    trays: int = count("trays", 2, 6)
+    high: Length = size("height of the trays", inches(4))
+    making: OwnMaking = field(default_factory=LikeDoors)
+    fit: OwnFit = field(default_factory=LikeOthers)
+
+    words = "pull-out"
+    opens = "out"
+
+    def __post_init__(self) -> None:
+        check_names(self)
+
+    def build(self, face: FaceContext, area: Area) -> Work:
+        """Return front and trays.
+
+        Raises:
+            SizeImpossible: if the trays have no room.
+        """
+        shell = face.shell
+        making, made = face.making_of(self.making, area)
+        front = face.leaf(area, "drawer-front", "pull-out front", making, made=made)
+        work = making.build(shell, front)
+        face.pulls.on_front(shell, work, making, front, "high")
+        if not self.trays:
+            work.buy("frame for a pull-out")
+            return work
+        place = box_place(face, area, front.back)
+        shares = (place.high - place.low).share(self.trays)
+        low = place.low
+        for i, share in enumerate(shares):
+            role = area.role("drawer") + ("" if i == 0 else f".tray{i + 1}")
+            own = BoxPlace(place.bay, place.left, place.right, low, low + share, place.front, place.packed)
+            hang_box(face, work, role, own, (self.high, f"{area.path}.high"))
+            low = low + share
+        thick = making.thickness(shell).length
+        buy_screws(shell, work, 4 * self.trays, face.box.side(shell).length, thick, ("box", "front"))
+        return work

@@ -1,0 +1,128 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Hardware: generic items with the figures by which they are chosen, kept as the user's own catalogue.
+
+What an item's figures mean depends on its kind and stands in ``KINDS``; a new project starts with
+the rows of ``assets/catalogue/hardware.csv``, each with its source.
+"""
+
+from __future__ import annotations
+
+import csv
+import io
+from dataclasses import dataclass
+from functools import cache
+from importlib.resources import files
+
+from .lengths import ZERO, Length, inches, millimetres
+from .units import System
+
+
+@dataclass(frozen=True, slots=True)
+class Kind:
+    """A kind of hardware.
+
+    Args:
+        words: what it is called.
+        size: what its size is; empty if it has none.
+        takes: what the second length is; empty if it has none.
+        carries: what its load is; empty if it has none.
+        angle: whether it has an opening angle.
+    """
+
+    words: str
+    size: str = ""
+    takes: str = ""
+    carries: str = ""
+    angle: bool = False
+
+
+KINDS: dict[str, Kind] = {
+    "side-mount": Kind("side-mount slides", "length", "takes each side", "a pair carries"),
+    "undermount": Kind("undermount slides", "length", "box inside less by", "a pair carries"),
+    "centre": Kind("centre slide", "length", "play each side", "carries"),
+    "hinge": Kind("concealed hinge", "cup", "arm cranked by", "one carries", True),
+    "frame-hinge": Kind("face-frame hinge", "cup", "overlay", "one carries", True),
+    "plate": Kind("hinge plate", "height"),
+    "support-up": Kind("lift support", carries="holds"),
+    "support-down": Kind("flap stay", carries="holds"),
+    "pull": Kind("pull", "hole centres"),
+    "knob": Kind("knob"),
+    "screw": Kind("screw for fronts", "length"),
+    "pull-screw": Kind("screw for pulls", "length"),
+    "case-screw": Kind("case screw", "length"),
+    "pocket-screw": Kind("pocket screw", "length"),
+    "pin": Kind("shelf pin", "diameter"),
+    "foot": Kind("adjustable foot", "height", "adjusts by", "carries"),
+    "caster": Kind("caster", "height", carries="carries"),
+    "rod": Kind("hanging rod", "diameter", "span without a support"),
+    "other": Kind("other"),
+}
+
+
+@dataclass(frozen=True, slots=True)
+class Hardware:
+    """An item of hardware.
+
+    Args:
+        name: as it stands in the buying list; unique on a rack.
+        kind: a row of ``KINDS``.
+        size: see the kind; ``None`` if it has none.
+        takes: see the kind; ``None`` if it has none.
+        carries: in kg; ``None`` if nobody has said.
+        angle: how far a hinge opens, in degrees; ``None`` for anything else.
+        price: what one costs, in hundredths; ``None`` if nobody has said.
+    """
+
+    name: str
+    kind: str = "other"
+    size: Length | None = None
+    takes: Length | None = None
+    carries: int | None = None
+    angle: int | None = None
+    price: int | None = None
+
+    def __post_init__(self) -> None:
+        if not self.name.strip():
+            raise ValueError("hardware has a name")
+        if self.kind not in KINDS:
+            raise ValueError(f"kind is one of {', '.join(KINDS)}")
+        kind = KINDS[self.kind]
+        if kind.size and (self.size is None or self.size < ZERO):
+            raise ValueError(f"{self.name} lacks its {kind.size}")
+        if kind.takes and (self.takes is None or self.takes < ZERO):
+            raise ValueError(f"{self.name} lacks what it says of “{kind.takes}”")
+        if any(figure is not None and figure < 0 for figure in (self.carries, self.angle, self.price)):
+            raise ValueError("load, angle and price are 0 or more, or empty if nobody has said")
+
+    @property
+    def length(self) -> Length:
+        """Its size; 0 if it has none."""
+        return self.size or ZERO
+
+    @property
+    def taken(self) -> Length:
+        """Its second length; 0 if it has none."""
+        return self.takes or ZERO
+
+
+def _length(text: str) -> Length | None:
+    if not text:
+        return None
+    number, _, unit = text.rpartition(" ")
+    return millimetres(number) if unit == "mm" else inches(number)
+
+
+@cache
+def usual(system: System) -> tuple[Hardware, ...]:
+    """Return the hardware a new project starts with, in sizes common where the unit is used."""
+    text = (files("ablebox") / "assets" / "catalogue" / "hardware.csv").read_text(encoding="utf-8")
+    found = []
+    for row in csv.DictReader(io.StringIO(text)):
+        if row["where"] in ("", system.value):
+            found.append(
+                Hardware(
+                    row["name"], row["kind"], _length(row["size"]), _length(row["takes"]),
+                    int(row["carries_kg"]) if row["carries_kg"] else None, int(row["angle"]) if row["angle"] else None,
+                )
+            )  # fmt: skip
+    return tuple(found)
