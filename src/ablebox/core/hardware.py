@@ -68,7 +68,7 @@ class Hardware:
         kind: a row of ``KINDS``.
         size: see the kind; ``None`` if it has none.
         takes: see the kind; ``None`` if it has none.
-        carries: in kg; ``None`` if nobody has said.
+        carries: in grams; ``None`` if nobody has said.
         angle: how far a hinge opens, in degrees; ``None`` for anything else.
         price: what one costs, in hundredths; ``None`` if nobody has said.
     """
@@ -95,6 +95,11 @@ class Hardware:
             raise ValueError("load, angle and price are 0 or more, or empty if nobody has said")
 
     @property
+    def kilograms(self) -> float | None:
+        """What it carries; ``None`` if nobody has said."""
+        return None if self.carries is None else self.carries / 1000
+
+    @property
     def length(self) -> Length:
         """Its size; 0 if it has none."""
         return self.size or ZERO
@@ -112,6 +117,13 @@ def _length(text: str) -> Length | None:
     return millimetres(number) if unit == "mm" else inches(number)
 
 
+def _grams(text: str) -> int | None:
+    if not text:
+        return None
+    number, unit = text.split()
+    return round(int(number) * (453.592 if unit == "lb" else 1000))
+
+
 @cache
 def usual(system: System) -> tuple[Hardware, ...]:
     """Return the hardware a new project starts with, in sizes common where the unit is used."""
@@ -122,7 +134,7 @@ def usual(system: System) -> tuple[Hardware, ...]:
             found.append(
                 Hardware(
                     row["name"], row["kind"], _length(row["size"]), _length(row["takes"]),
-                    int(row["carries_kg"]) if row["carries_kg"] else None, int(row["angle"]) if row["angle"] else None,
+                    _grams(row["carries"]), int(row["angle"]) if row["angle"] else None,
                 )
             )  # fmt: skip
     return tuple(found)

@@ -86,6 +86,17 @@ class Units:
         number = _inch_text(near) if self.system is System.INCH else _mm_text(near)
         return f"{number}{mark}{' ' + self.name if unit else ''}"
 
+    @property
+    def weight(self) -> tuple[str, int]:
+        """The unit of weight, and how many milligrams it has (international pound, 1959, to the milligram)."""
+        return ("lb", 453_592) if self.system is System.INCH else ("kg", 1_000_000)
+
+    def weigh(self, kilograms: float) -> str:
+        """Write a weight, as in ``64 lb`` or ``8.5 kg``."""
+        name, milligrams = self.weight
+        amount = kilograms * 1_000_000 / milligrams
+        return f"{amount:.0f} {name}" if amount >= 9.95 else f"{amount:.1f} {name}"
+
     def exact(self, length: Length) -> str:
         """Write ``length`` so that typing it again gives the very same length."""
         if self.system is System.INCH and length.ticks % PRECISIONS[System.INCH]["1/128"] == 0:

@@ -40,7 +40,7 @@ def buy_screws(shell: Shell, work: Work, count: int, first: Length, second: Leng
     name, lacks = longest_screw(shell, "screw", first + second - _SPARE)
     write = shell.units.write
     why = (
-        f"{names[0]} {write(first, True)} + {names[1]} {write(second, True)} - {write(_SPARE, True)}, "
+        f"{names[0]} {write(first, True)} + {names[1]} {write(second, True)} − {write(_SPARE, True)}, "
         "so that they stay in the wood"
     )
     work.buy(name, count, why, lacks)

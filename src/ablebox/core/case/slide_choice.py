@@ -2,7 +2,7 @@
 """Which slides a drawer or pull-out runs on: the longest on the rack that fits the depth and carries it.
 
 The load is the box's bottom times what stands on it, by the catalogue of loads; where the longest
-slides do not carry it, stronger ones do, and a shorter length only if there are none (common practice).
+slides do not carry it stronger ones do, even if they are up to 4 in (100 mm) shorter (common practice).
 """
 
 from __future__ import annotations
@@ -10,10 +10,12 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..hardware import KINDS, Hardware
-from ..lengths import Length
+from ..lengths import Length, inches
 from ..materials import loads
 from ..reckoning import Origin, Reckoned, leaf
 from .shell import Shell
+
+_SHORTER = inches(4)
 
 
 @dataclass(frozen=True, slots=True)
@@ -54,6 +56,7 @@ def choose_slides(
     fitting = [item for item in shell.hardware(kind) if item.length <= room]
     if not fitting:
         return None
+    weigh = shell.units.weigh
     write, words, lacks = shell.units.write, KINDS[kind].words, ""
     if wanted is not None:
         asked = [item for item in fitting if item.length == wanted]
@@ -67,15 +70,20 @@ def choose_slides(
     def load(item: Hardware) -> float:
         return _standing(shell) * width.mm * item.length.mm / 1e6
 
-    strong = [item for item in fitting if item.carries is None or item.carries >= load(item)]
+    longest = max(item.length for item in fitting)
+    near = [item for item in fitting if item.length >= longest - _SHORTER]
+    strong = [item for item in near if item.kilograms is None or item.kilograms >= load(item)]
     if strong:
         best = min(strong, key=lambda item: (-item.length.ticks, item.taken, item.name))
     else:
-        best = max(fitting, key=lambda item: (item.carries or 0, item.length))
-        lacks = lacks or f"it may hold {load(best):.0f} kg and the strongest {words} that fit carry {best.carries} kg"
+        best = max(near, key=lambda item: (item.length, item.carries or 0))
+        lacks = (
+            lacks
+            or f"it may hold {weigh(load(best))} and the strongest {words} that fit carry {weigh(best.kilograms or 0)}"
+        )
     why = f"the longest that fit in {write(room, True)}" if best.length != wanted else "as asked for"
     if best.carries is not None and best in strong:
-        why += f" and carry {load(best):.0f} kg, {best.carries} kg at most"
+        why += f" and carry {weigh(load(best))}, {weigh(best.kilograms or 0)} at most"
     return SlideChoice(best, why, lacks)
 
 

@@ -78,13 +78,13 @@ def choose_hinges(
     if plate is None:
         why = f"{asked}, made for {write(gives, True)}" if over > Length(0) else asked
     else:
-        crank = f" - {item.taken.mm:g} mm crank" if item.taken else ""
+        crank = f" − {item.taken.mm:g} mm crank" if item.taken else ""
         # Hinges are made and drawn in millimetres everywhere.
         edge = f"{asked}, {over.mm:.1f} mm: cup {hinge.edge.mm:g} mm from the edge"
-        why = f"{edge} + {STRAIGHT.mm:g} mm{crank} - plate {plate.length.mm:g} mm"
-    count = hinge_count(height, kilograms, float(item.carries or 0))
+        why = f"{edge} + {STRAIGHT.mm:g} mm{crank} − plate {plate.length.mm:g} mm"
+    count = hinge_count(height, kilograms, item.kilograms or 0.0)
     by_height = hinge_count(height)
-    counted = f"door {write(height, True)} high" if count == by_height else f"door of {kilograms:.1f} kg"
+    counted = f"door {write(height, True)} high" if count == by_height else f"door of {shell.units.weigh(kilograms)}"
     return HingeChoice(item, plate, count, why, counted, lacks)
 
 

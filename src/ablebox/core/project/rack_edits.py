@@ -95,17 +95,17 @@ def with_another_band(project: Project) -> Project:
     return _with_rack(project, edgings=(*project.rack.edgings, new))
 
 
-def with_hardware(project: Project, name: str, **changes: Any) -> Project:
+def with_hardware(project: Project, item: str, **changes: Any) -> Project:
     """Return the project with an item of hardware changed; the usual items of its kind become the rack's own.
 
     Raises:
         KeyError: if there is no such item.
         ValueError: if two items would have the same name, or a figure cannot be.
     """
-    rows = _adopted(project, name)
+    rows = _adopted(project, item)
     if rows is None:
-        raise KeyError(name)
-    return _with_rack(project, hardware=tuple(replace(row, **changes) if row.name == name else row for row in rows))
+        raise KeyError(item)
+    return _with_rack(project, hardware=tuple(replace(row, **changes) if row.name == item else row for row in rows))
 
 
 def with_another_hardware(project: Project, kind: str) -> Project:

@@ -131,7 +131,7 @@ def heavy_doors(made: Made) -> Iterator[Snag]:
             if len(holes.centres) > hinge_count(height):
                 kilograms = weight(made.project.rack, own)
                 text = (
-                    f"{assembly.letter}: a door weighs {kilograms:.1f} kg and takes {len(holes.centres)} hinges for it; "
+                    f"{assembly.letter}: a door weighs {made.units.weigh(kilograms)} and takes {len(holes.centres)} hinges for it; "
                     "two people hang it."
                 )
                 yield Snag("door.heavy", Level.NOTE, text, assembly.letter, part.length.key)

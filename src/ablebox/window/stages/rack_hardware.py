@@ -7,7 +7,7 @@ from functools import partial
 
 from PyQt6.QtCore import Qt
 from PyQt6.QtGui import QIntValidator
-from PyQt6.QtWidgets import QComboBox, QLineEdit, QPushButton
+from PyQt6.QtWidgets import QComboBox, QLineEdit, QPushButton, QWidget
 
 from ...core.hardware import KINDS, Hardware
 from ...core.paper.buying import hardware, reasons
@@ -63,52 +63,58 @@ class CatalogueCard(Card):
         for code, each in KINDS.items():
             self.kinds.addItem(each.words, code)
         self.kinds.setCurrentIndex(self.kinds.findData(kind))
-        self.grid.addWidget(self.kinds, 0, 1, 1, 4)
+        self.grid.addWidget(self.kinds, 0, 1, 1, 3)
         items = self.project.rack.hardware_of(kind, self.project.units.system)
+        for column, words in enumerate(self._captions()):
+            self.grid.addWidget(Words(words, 13, colour="quiet"), 1, column)
         for i, item in enumerate(items, start=1):
             self._item(i, item)
         self.grid.setColumnStretch(0, 1)
         words = "Add one" if items else "Add the first one"
-        self.buttons(len(items) + 2, 12, [("add-hardware", words, self._add)])
+        self.buttons(len(items) + 2, 7, [("add-hardware", words, self._add)])
+
+    def _captions(self) -> list[str]:
+        kind, unit = KINDS[self.kind], self.project.units.weight[0]
+        figures = (kind.size, kind.takes, f"{kind.carries}, {unit}" if kind.carries else "")
+        return ["name", *(words for words in figures if words), *(["opens, °"] if kind.angle else []), "price of one"]
 
     def _item(self, row: int, item: Hardware) -> None:
-        kind, column = KINDS[item.kind], 1
+        kind = KINDS[item.kind]
         name = self.name(item.name, f"hardware-name:{row}", "name in the buying list", partial(self._rename, item.name))
-        name.setMinimumWidth(190)
-        self.grid.addWidget(name, row, 0)
+        name.setCursorPosition(0)
+        name.setMinimumWidth(170)
+        cells: list[QWidget] = [name]
         for words, what in ((kind.size, "size"), (kind.takes, "takes")):
             if words:
-                self.caption(row, column, words)
-                self.grid.addWidget(
-                    self.field(f"hardware/{item.name}/{what}", f"{words} of {item.name}"), row, column + 1
-                )
-                column += 2
-        numbers = (
-            (f"{kind.carries}, kg" if kind.carries else "", "carries"),
-            ("opens, °" if kind.angle else "", "angle"),
-        )
-        for words, what in numbers:
-            if words:
-                self.caption(row, column, words)
-                self.grid.addWidget(self._number(row, item, what, words), row, column + 1)
-                column += 2
-        self.caption(row, column, "price")
-        price = self.price(f"price:item:{row}", item.price, partial(self._put, item.name, "price"))
-        self.grid.addWidget(price, row, column + 1)
+                cells.append(self.field(f"hardware/{item.name}/{what}", f"{words} of {item.name}"))
+        unit = self.project.units.weight[1] / 1000
+        if kind.carries:
+            cells.append(self._number(row, item, "carries", kind.carries, unit))
+        if kind.angle:
+            cells.append(self._number(row, item, "angle", "opens", 1))
+        cells.append(self.price(f"price:item:{row}", item.price, partial(self._put, item.name, "price")))
         remove = QPushButton("Remove")
         remove.setObjectName(f"remove-hardware:{row}")
         remove.clicked.connect(lambda: self._remove(item.name))
-        self.grid.addWidget(remove, row, column + 2)
+        for column, widget in enumerate([*cells, remove]):
+            self.grid.addWidget(widget, row + 1, column)
 
-    def _number(self, row: int, item: Hardware, what: str, words: str) -> QLineEdit:
+    def _number(self, row: int, item: Hardware, what: str, words: str, unit: float) -> QLineEdit:
+        """Return the field of a whole number that is kept in another unit."""
         value = getattr(item, what)
-        field = QLineEdit("" if value is None else str(value))
+        shown = "" if value is None else str(round(value / unit))
+        field = QLineEdit(shown)
         field.setObjectName(f"{what}:hardware:{row}")
         field.setAccessibleName(f"{words} of {item.name}, empty if not known")
         field.setPlaceholderText("not known")
         field.setValidator(QIntValidator(0, 9999, field))
-        field.setFixedWidth(FIELD_WIDTH - 22)
-        field.editingFinished.connect(lambda: self._put(item.name, what, int(field.text()) if field.text() else None))
+        field.setFixedWidth(FIELD_WIDTH - 28)
+
+        def take() -> None:
+            if field.text() != shown:
+                self._put(item.name, what, round(int(field.text()) * unit) if field.text() else None)
+
+        field.editingFinished.connect(take)
         return field
 
     def _put(self, name: str, what: str, value: int | None) -> None:

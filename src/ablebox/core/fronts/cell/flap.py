@@ -60,8 +60,10 @@ def _supports(shell: Shell, kind: str, kilograms: float) -> tuple[Hardware, int,
     items = sorted(shell.hardware(kind), key=lambda item: (item.carries or 0, item.name))
     for item in items:
         for count in (1, 2):
-            if (item.carries or 0) * count >= kilograms:
-                return item, count, f"flap of {kilograms:.1f} kg", ""
+            if (item.kilograms or 0.0) * count >= kilograms:
+                return item, count, f"flap of {shell.units.weigh(kilograms)}", ""
     most = items[-1]
-    lacks = f"a flap weighs {kilograms:.1f} kg and two of the strongest on the rack hold {2 * (most.carries or 0)} kg"
-    return most, 2, f"flap of {kilograms:.1f} kg", lacks
+    weigh = shell.units.weigh
+    holds = weigh(2 * (most.kilograms or 0.0))
+    lacks = f"a flap weighs {weigh(kilograms)} and two of the strongest on the rack hold {holds}"
+    return most, 2, f"flap of {shell.units.weigh(kilograms)}", lacks

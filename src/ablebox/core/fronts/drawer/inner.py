@@ -31,7 +31,7 @@ class InnerDrawers:
         behind: how far they stand behind the door.
     """
 
-    count: int = count("drawers behind it", 0, 8)
+    count: int = count("how many", 0, 8)
     high: Length | None = optional_size("height of their boxes", "as it fits")
     packer: Length = size("packed off the hinges by", inches(1), zero=True)
     behind: Length = size("behind the door", inches("1/2"), zero=True)
