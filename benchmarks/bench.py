@@ -14,15 +14,17 @@ import time
 from collections.abc import Callable
 from dataclasses import replace
 from pathlib import Path
-from random import Random
 
 sys.path.insert(0, str(Path(__file__).resolve().parent.parent))
 
-from tests.core.test_cuts import MM, SHEET, perfect_problem, random_problem
+from benchmarks.sets import long_list, perfect, room
 from tests.outside.test_sources import GUILLOTINE, library_sheets
 
 from ablebox.core.cuts.bound import bound
 from ablebox.core.cuts.checker import check
+from ablebox.core.cuts.plan import Plan
+from ablebox.core.cuts.problem import Problem
+from ablebox.core.cuts.saw_order import cutting
 from ablebox.core.cuts.search.planner import plan
 from ablebox.core.lengths import Length
 from ablebox.core.project.choices import choice
@@ -65,29 +67,50 @@ def an_edit(cases: int) -> float:
     return milliseconds(edit)
 
 
-def sheets(seconds: float) -> None:
-    print(f"\nsheets, after {seconds:g} s each; above the area bound, and above the known optimum")
-    print(f"{'list':>16} {'pieces':>7} {'bound':>6} {'ours':>5} {'library':>8}")
-    ours_all = library_all = bound_all = 0
-    for kinds in (8, 20, 40, 80, 160):
-        problem = replace(random_problem(Random(kinds), kinds), supplies=(SHEET,))
-        problem = replace(problem, pieces=tuple(replace(piece, fixed=False) for piece in problem.pieces))
+def net_of(best: Plan) -> float:
+    """Return the sheets less the largest offcut as a share of one."""
+    largest = 0.0
+    for sheet in best.sheets:
+        rests = cutting(sheet, best.problem.kerf, best.problem.trim).rests
+        if rests:
+            largest = max(largest, rests[0].length * rests[0].width / (sheet.supply.length * sheet.supply.width))
+    return len(best.sheets) - largest
+
+
+def one_set(name: str, problems: list[Problem], known: list[int] | None, seconds: float, library: bool) -> None:
+    """Plan one set, and print each list and the totals; every plan passes the checker."""
+    print(f"\n{name}, after {seconds:g} s each" + ("; above the known optimum" if known else "; above the area bound"))
+    print(f"{'pieces':>7} {'least':>6} {'ours':>5} {'net':>7} {'proven':>7} {'library':>8} {'s':>6}")
+    ours = net = least = theirs = 0.0
+    proven = 0
+    for i, problem in enumerate(problems):
         start = time.perf_counter()
-        *_, final = plan(problem, 10**6, lambda start=start: time.perf_counter() - start > seconds)
+        until = start + seconds
+        *_, final = plan(
+            problem, 10**9, lambda until=until: time.perf_counter() >= until,
+            spent=lambda start=start: (time.perf_counter() - start) / seconds, compiled=seconds >= 2.5,
+        )  # fmt: skip
+        taken = time.perf_counter() - start
         assert not check(final.best)
-        ours, library = len(final.best.sheets), min(library_sheets(problem, a) for a in GUILLOTINE)
-        ours_all, library_all, bound_all = ours_all + ours, library_all + library, bound_all + bound(problem).sheets
+        few = known[i] if known else bound(problem).sheets
+        other = min(library_sheets(problem, a) for a in GUILLOTINE) if library else 0
         pieces = sum(piece.count for piece in problem.pieces)
-        print(f"{'random ' + str(kinds):>16} {pieces:7} {bound(problem).sheets:6} {ours:5} {library:8}")
-    print(f"above the bound: ours {ours_all / bound_all - 1:.1%}, library {library_all / bound_all - 1:.1%}")
-    ours_all = best_all = 0
-    for count in (1, 2, 4, 8, 12):
-        problem = perfect_problem(Random(count), count, int(3.2 * MM))
-        start = time.perf_counter()
-        *_, final = plan(problem, 10**6, lambda start=start: time.perf_counter() - start > seconds)
-        ours_all, best_all = ours_all + len(final.best.sheets), best_all + count
-        print(f"{'perfect ' + str(count):>16} {len(problem.pieces):7} {count:6} {len(final.best.sheets):5}")
-    print(f"above the optimum: ours {ours_all / best_all - 1:.1%}")
+        ours, net, least = ours + len(final.best.sheets), net + net_of(final.best), least + few
+        theirs, proven = theirs + other, proven + final.best.proven
+        print(
+            f"{pieces:7} {few:6} {len(final.best.sheets):5} {net_of(final.best):7.2f} {final.best.proven!s:>7} "
+            f"{other or '':>8} {taken:6.1f}"
+        )
+    text = f"sheets {ours / least - 1:+.1%}, net {net / least - 1:+.1%}, proven {proven} of {len(problems)}"
+    print(text + (f", library {theirs / least - 1:+.1%}" if library else ""))
+
+
+def sheets(seconds: float) -> None:
+    sizes = (1, 2, 3, 4, 6, 8, 12)
+    turnable = [replace(p, pieces=tuple(replace(q, fixed=False) for q in p.pieces)) for p in map(room, range(10))]
+    one_set("rooms", turnable, None, seconds, True)
+    one_set("perfect sets", [perfect(i, count) for i, count in enumerate(sizes)], list(sizes), seconds, False)
+    one_set("long lists", [long_list(i, n) for i, n in enumerate((100, 300, 1000, 3000))], None, seconds, False)
 
 
 def main() -> None:
@@ -95,7 +118,7 @@ def main() -> None:
     for cases in (1, 5, 25):
         taken = an_edit(cases)
         print(f"{cases:>4} cases  {taken:7.1f} ms  {taken / AIM_MS:6.2f} of the aim")
-    sheets(float(sys.argv[1]) if len(sys.argv) > 1 else 3.0)
+    sheets(float(sys.argv[1]) if len(sys.argv) > 1 else 5.0)
     print(f"\npeak memory {resource.getrusage(resource.RUSAGE_SELF).ru_maxrss / 1024:.0f} MB")
 
 

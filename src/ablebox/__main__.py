@@ -12,17 +12,17 @@ import sys
 from collections.abc import Sequence
 from pathlib import Path
 
-from .cli import commands, demo
+from .cli import commands
 from .core.errors import AbleBoxError
 
 
 def main(argv: Sequence[str] | None = None) -> int:
     """Run Able Box with these arguments, the program's own if none are given."""
     words = list(sys.argv[1:] if argv is None else argv)
-    parser = commands.parser()
     if words and words[0] not in commands.NAMES and not words[0].startswith("-"):
         words = ["open", *words]
-    arguments = parser.parse_args(words or ["open"])
+    words = words or ["open"]
+    arguments = commands.parser(words).parse_args(words)
     try:
         if arguments.command == "open":
             return _window(Path(arguments.file) if arguments.file else None)
@@ -47,8 +47,10 @@ def _window(path: Path | None) -> int:
 
 
 def _demo(name: str, out: str | None) -> int:
-    path = demo.path_of(name)
+    from .cli import demo
     from .window import app
+
+    path = demo.path_of(name)
 
     if app.has_display():
         return app.run(path, as_copy=True)

@@ -10,11 +10,13 @@ from random import Random
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from ablebox.core.cuts.bound import bound
+from ablebox.core.cuts.bound import Bound, bound, sharper
 from ablebox.core.cuts.checker import check
 from ablebox.core.cuts.plan import CutSheet, Plan, Spot
-from ablebox.core.cuts.problem import Piece, Problem, Supply
+from ablebox.core.cuts.problem import Block, Member, Piece, Problem, Supply
 from ablebox.core.cuts.saw_order import Cutting, CutWay, cutting
+from ablebox.core.cuts.search.blanks import blanks
+from ablebox.core.cuts.search.joining import Joiner
 from ablebox.core.cuts.search.planner import last, plan
 from ablebox.core.errors import PartTooLarge, StockShort
 from tests.tables import rows
@@ -56,6 +58,72 @@ def perfect_problem(rng: Random, sheets: int, kerf: int) -> Problem:
         rest = size - at - kerf
         boards += [(at, width), (rest, width)] if along else [(length, at), (length, rest)]
     return Problem(tuple(pieces), (SHEET,), kerf, 0)
+
+
+class Engine(unittest.TestCase):
+    def test_sheets_cut_backwards_come_together_again(self) -> None:
+        """Whole lists of full sheets are found exactly: equal sides join, and what is as wide as a sheet adds up to it."""
+        for seed, sheets in enumerate((1, 2, 3, 5, 8)):
+            problem = perfect_problem(Random(seed), sheets, int(3.2 * MM))
+            joiner = Joiner(SHEET.length + problem.kerf, SHEET.width + problem.kerf, Random(1))
+            whole, rest = joiner.whole_sheets(joiner.join(blanks(problem), 0.0))
+            self.assertEqual((len(whole), rest), (sheets, []), f"seed {seed}")
+            self.assertEqual(len(last(problem, 5).sheets), sheets)
+
+    def test_the_compiled_loop_makes_no_plan_worse_and_is_the_same_each_time(self) -> None:
+        for seed in (1, 4, 9):
+            problem = random_problem(Random(seed), 24)
+            plain = last(problem, 40)
+            best = last(problem, 1_500)
+            self.assertEqual(check(best), [])
+            bought = [sum(not sheet.supply.offcut for sheet in made.sheets) for made in (best, plain)]
+            self.assertLessEqual(*bought)
+            self.assertEqual(best, last(problem, 1_500))
+
+    def test_a_remainder_is_left_in_one_piece(self) -> None:
+        """Ten of 800 x 300 on one sheet of 2440 x 1220 less kerfs: 3 x 4 would go; two and a half columns leave a strip."""
+        problem = Problem((Piece("a", 800 * MM, 300 * MM, 8, False),), (SHEET,), 3 * MM, 0)
+        made = last(problem, 1_200)
+        rest = cutting(made.sheets[0], problem.kerf, problem.trim).rests[0]
+        self.assertGreaterEqual(rest.length * rest.width, 800 * MM * 1220 * MM)
+
+    def test_bounds_are_never_false(self) -> None:
+        """Where the number of sheets is known, no bound asks for more."""
+        for seed in range(30):
+            problem = perfect_problem(Random(seed), 1 + seed % 4, int(3.2 * MM))
+            turned = replace(problem, pieces=tuple(replace(p, fixed=seed % 2 == 0) for p in problem.pieces))
+            self.assertLessEqual(sharper(turned, Bound(0, 0.0)).sheets, 1 + seed % 4, f"seed {seed}")
+
+    @rows(
+        # Five of 1300 x 700: no two fit on one sheet, by area three would do.
+        (1300, 700, 5, False, 5),
+        # Seven of 820 long along the grain, 620 wide: two a sheet (2440 / 820 = 2.97, 1220 / 620 = 1.97).
+        (820, 620, 7, True, 4),
+        (1200, 600, 8, False, 2),
+    )
+    def test_sizes_prove_what_area_cannot(self, long: int, wide: int, count: int, fixed: bool, sheets: int) -> None:
+        problem = Problem((Piece("a", long * MM, wide * MM, count, fixed),), (SHEET,), 3 * MM, 0)
+        made = last(problem, 30)
+        self.assertEqual((len(made.sheets), made.bound.sheets, made.proven), (sheets, sheets, True))
+
+    def test_blocks_stay_together_however_they_lie(self) -> None:
+        for seed in range(12):
+            rng = Random(seed)
+            base = random_problem(rng, 8)
+            one, two = base.pieces[:2]
+            members = (Member(one.code, 0, 0), Member(two.code, one.length + base.kerf, 0))
+            block = Block("b", one.length + two.length + base.kerf, max(one.width, two.width), members, seed % 2 == 0)
+            pieces = (replace(one, fixed=block.fixed), replace(two, fixed=block.fixed), *base.pieces[2:])
+            problem = replace(base, pieces=pieces, blocks=(block,), supplies=(SHEET,))
+            if problem.fits(block):
+                self.assertEqual(check(last(problem, 60)), [], f"seed {seed}")
+
+    def test_thousands_of_pieces_have_a_plan_at_once(self) -> None:
+        problem = replace(random_problem(Random(3), 500), supplies=(SHEET,))
+        problem = replace(problem, pieces=tuple(replace(p, count=p.count * 3) for p in problem.pieces))
+        first = next(iter(plan(problem, 0, lambda: True)))
+        self.assertEqual(check(first.best), [])
+        self.assertLess(len(first.best.sheets), 1.25 * first.best.bound.sheets)
 
 
 class Plans(unittest.TestCase):

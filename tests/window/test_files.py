@@ -127,7 +127,7 @@ class Files(UiCase):
         self.window.desk.document.save(path)
         before = path.read_bytes()
         self.widen("25")
-        with mock.patch("ablebox.core.project.files.os.fsync", side_effect=OSError(28, "No space left on device")):
+        with mock.patch("ablebox.core.whole_file.os.fsync", side_effect=OSError(28, "No space left on device")):
             self.act("save")
         self.assertIn("space", told.call_args.args[2].lower())
         self.assertEqual(path.read_bytes(), before)

@@ -6,7 +6,8 @@ from __future__ import annotations
 import argparse
 
 from ..core.paper.assembly_json import assembly_tree
-from .output import open_project, write_json
+from .opened import open_project
+from .output import write_json
 
 NAME = "assembly"
 

@@ -7,7 +7,8 @@ import argparse
 
 from ..core.paper.shop_book import shop_book
 from ..core.shop.plans import ROUNDS, plan_all
-from .output import open_project, write
+from .opened import open_project
+from .output import write
 
 NAME = "book"
 

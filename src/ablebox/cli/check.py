@@ -7,7 +7,8 @@ import argparse
 
 from ..core.snags.every import snags
 from ..core.snags.snag import Level
-from .output import open_project, write
+from .opened import open_project
+from .output import write
 
 NAME = "check"
 

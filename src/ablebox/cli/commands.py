@@ -1,19 +1,29 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""The command line: which commands there are and what each takes."""
+"""The command line: which commands there are; each is a module of its own and loaded only when it is named."""
 
 from __future__ import annotations
 
 import argparse
+from collections.abc import Sequence
+from importlib import import_module
+from typing import Any
 
 from .. import __version__
-from . import assembly, book, check, cutplan, demo, parts, plan, templates
 
-_MODULES = (parts, assembly, plan, cutplan, check, book, templates, demo)
-NAMES = ("open", *(module.NAME for module in _MODULES))
+_COMMANDS = ("parts", "assembly", "plan", "cutplan", "check", "book", "templates", "demo")
+NAMES = ("open", *_COMMANDS)
 
 
-def parser() -> argparse.ArgumentParser:
-    """Return the parser of the whole command line."""
+def _module(name: str) -> Any:
+    return import_module(f".{name}", __package__)
+
+
+def parser(words: Sequence[str] = ()) -> argparse.ArgumentParser:
+    """Return the parser of the command line.
+
+    Args:
+        words: the command line; only the command it names is loaded, all of them if it names none.
+    """
     made = argparse.ArgumentParser(
         prog="ablebox",
         description="From a measured space to cabinet parts and sheets on the saw.",
@@ -23,13 +33,13 @@ def parser() -> argparse.ArgumentParser:
     commands = made.add_subparsers(dest="command", metavar="COMMAND", required=True)
     opening = commands.add_parser("open", help="open the window")
     opening.add_argument("file", nargs="?", metavar="FILE", help="project to open")
-    for module in _MODULES:
-        module.add_to(commands)
+    named = words[0] if words else "open"
+    for name in [named] if named in _COMMANDS else () if named == "open" else _COMMANDS:
+        _module(name).add_to(commands)
     return made
 
 
 def run(arguments: argparse.Namespace) -> int:
     """Run a parsed command and return its status."""
-    module = next(module for module in _MODULES if arguments.command == module.NAME)
-    status: int = module.run(arguments)
+    status: int = _module(arguments.command).run(arguments)
     return status

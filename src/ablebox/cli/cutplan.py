@@ -8,13 +8,15 @@ import time
 
 from ..core.cuts.search.planner import plan
 from ..core.errors import StockShort
+from ..core.paper.bare_plan import bare_plan_tree
 from ..core.paper.cutplan_csv import read_lists
-from ..core.paper.plan_json import bare_plan_tree
 from .output import write_json
 
 NAME = "cutplan"
 _ROUNDS = 1_000_000
 _SECONDS = 5.0
+#: Seconds the start takes, those each piece takes to be checked and written, and from when the compiled loop pays.
+_START, _WRITING, _LONG = 0.15, 0.00012, 2.5
 
 
 def add_to(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -> None:
@@ -34,10 +36,18 @@ def run(arguments: argparse.Namespace) -> int:
     lists = read_lists(
         arguments.parts, arguments.sheets, arguments.kerf, arguments.trim, arguments.seconds or str(_SECONDS)
     )
-    # A margin is left for checking and writing the plan.
-    until = started + lists.seconds * 0.95
+    # A margin is left for checking and writing the plan, and for the start before the clock ran.
+    count = sum(piece.count for piece in lists.problem.pieces)
+    seconds = max(0.0, lists.seconds * 0.96 - _START - count * _WRITING)
+    until = started + seconds
+
+    def spent() -> float:
+        return min(1.0, (time.monotonic() - started) / seconds) if seconds else 1.0
+
     try:
-        *_, final = plan(lists.problem, _ROUNDS, lambda: time.monotonic() >= until)
+        *_, final = plan(
+            lists.problem, _ROUNDS, lambda: time.monotonic() >= until, spent=spent, compiled=lists.seconds >= _LONG
+        )
     except StockShort as fault:
         raise StockShort(f"{lists.part_names[fault.part]} of {arguments.parts}", fault.left) from None
     write_json(arguments.json, bare_plan_tree(final.best, lists))

@@ -9,18 +9,7 @@ from pathlib import Path
 from typing import Any
 
 from ..core.errors import FileNotWritten
-from ..core.project.files import load, write_whole
-from ..core.shop.made import Made
-
-
-def open_project(name: str) -> Made:
-    """Read a project and reckon everything that follows from it.
-
-    Raises:
-        FileFaulty: if it cannot be read.
-        SizeImpossible: if it cannot be built.
-    """
-    return Made(load(Path(name)).project)
+from ..core.whole_file import write_whole
 
 
 def write(target: str, data: bytes) -> None:

@@ -7,7 +7,8 @@ import argparse
 
 from ..core.paper.cut_list import as_csv, as_text
 from ..core.paper.parts_json import parts_tree
-from .output import open_project, write, write_json
+from .opened import open_project
+from .output import write, write_json
 
 NAME = "parts"
 

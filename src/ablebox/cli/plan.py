@@ -7,7 +7,8 @@ import argparse
 
 from ..core.paper.plan_json import project_plan_tree
 from ..core.shop.plans import ROUNDS, plan_all
-from .output import open_project, write, write_json
+from .opened import open_project
+from .output import write, write_json
 
 NAME = "plan"
 

@@ -7,7 +7,8 @@ import argparse
 
 from ..core.paper.drilling import drilling
 from ..core.paper.templates import templates
-from .output import open_project, write
+from .opened import open_project
+from .output import write
 
 NAME = "templates"
 

@@ -21,10 +21,11 @@ from .. import __version__
 from ..core.errors import AbleBoxError
 from ..core.paper.cut_list import as_csv
 from ..core.paper.shop_book import shop_book
-from ..core.project.files import load, write_whole
+from ..core.project.files import load
 from ..core.project.tree import new_project
 from ..core.shop.made import Made
 from ..core.shop.plans import plan_all
+from ..core.whole_file import write_whole
 from . import ask, settings, theme
 from .desk import Desk
 from .document import Document

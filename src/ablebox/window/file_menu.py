@@ -20,10 +20,11 @@ from ..core.paper.drilling import drilling
 from ..core.paper.everything_json import everything_tree
 from ..core.paper.shop_book import shop_book
 from ..core.paper.templates import templates
-from ..core.project.files import SUFFIX, write_whole
+from ..core.project.files import SUFFIX
 from ..core.project.tree import new_project
 from ..core.shop.plans import plan_all
 from ..core.units import System
+from ..core.whole_file import write_whole
 from . import ask, settings
 from .desk import Desk
 from .printing import print_pages

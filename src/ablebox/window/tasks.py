@@ -14,6 +14,7 @@ from PyQt6.QtCore import QObject, QSocketNotifier, QTimer, pyqtSignal
 
 from ..core.cuts.plan import Plan
 from ..core.cuts.problem import Problem
+from ..core.cuts.search.compiled import COMPILED
 from ..core.cuts.search.planner import last, plan
 from ..core.errors import AbleBoxError
 
@@ -23,6 +24,7 @@ _WAIT_MS = 120
 
 def work(connection: Connection) -> None:
     """Run in the other process: take jobs, send every better plan, stop when another job comes."""
+    COMPILED.start()
     while True:
         try:
             job, problems, rounds = connection.recv()

@@ -81,19 +81,30 @@ def cutting(sheet: CutSheet, kerf: int, trim: int) -> Cutting:
             for setting in (size, size - trim):
                 cuts.append(SawCut(way, setting, board, board, codes, trim=True))
         board = Board(trim, trim, length - 2 * trim, width - 2 * trim)
-    rests: list[Board] = []
-    _divide(board, list(sheet.spots), kerf, cuts, rests)
+    tried = []
+    for first in (None, CutWay.RIP, CutWay.CROSS):
+        made: list[SawCut] = []
+        rests: list[Board] = []
+        if first is None or len(_parts(board, list(sheet.spots), kerf, first)) > 1:
+            _divide(board, list(sheet.spots), kerf, made, rests, first)
+            largest = max((rest.length * rest.width for rest in rests), default=0)
+            tried.append((largest, made, rests))
+    # The first cut decides how large a remainder can stay in one piece.
+    _, made, rests = max(tried, key=lambda way: way[0])
     rests.sort(key=lambda rest: -rest.length * rest.width)
-    return Cutting(tuple(cuts), tuple(rests))
+    return Cutting((*cuts, *made), tuple(rests))
 
 
-def _divide(board: Board, spots: list[Spot], kerf: int, cuts: list[SawCut], rests: list[Board]) -> None:
-    """Divide a board by parallel cuts, then each of its parts, until every piece is free."""
+def _divide(
+    board: Board, spots: list[Spot], kerf: int, cuts: list[SawCut], rests: list[Board], first: CutWay | None = None
+) -> None:
+    """Divide a board by parallel cuts, the first of them a certain way if asked, until every piece is free."""
     if len(spots) == 1 and spots[0].reach == (board.length, board.width):
         return
     way, parts = max(
         ((way, _parts(board, spots, kerf, way)) for way in (CutWay.RIP, CutWay.CROSS)),
         key=lambda found: (
+            found[0] is first,
             sum(bool(inside) for _, inside in found[1]),
             found[1][0][0] != board,
             _largest_rest(found[1]),

@@ -4,13 +4,11 @@
 from __future__ import annotations
 
 import hashlib
-import os
-import tempfile
-from contextlib import suppress
 from dataclasses import dataclass
 from pathlib import Path
 
 from ..errors import AbleBoxError, FileChangedUnderneath, FileFaulty, FileNotWritten
+from ..whole_file import write_whole
 from .json_format import from_text, to_text
 from .tree import Project
 
@@ -80,30 +78,3 @@ def save(path: Path, project: Project, opened: str | None = None) -> OnDisk:
     except OSError as fault:
         raise FileNotWritten(str(path), fault.strerror or "the disk refused") from None
     return OnDisk(project, _fingerprint(data))
-
-
-def write_whole(path: Path, data: bytes) -> None:
-    """Write a file so that it is there whole or not at all.
-
-    Raises:
-        OSError: if the disk refuses; what was there before is untouched.
-    """
-    handle, name = tempfile.mkstemp(prefix=f".{path.name}.", dir=path.parent)
-    try:
-        with os.fdopen(handle, "wb") as stream:
-            stream.write(data)
-            stream.flush()
-            os.fsync(stream.fileno())
-        mode = path.stat().st_mode & 0o777 if path.exists() else 0o666 & ~_umask()
-        os.chmod(name, mode)
-        os.replace(name, path)
-    except BaseException:
-        with suppress(OSError):
-            os.unlink(name)
-        raise
-
-
-def _umask() -> int:
-    current = os.umask(0)
-    os.umask(current)
-    return current

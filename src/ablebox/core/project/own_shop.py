@@ -15,8 +15,8 @@ from typing import Any
 
 from ..errors import FileFaulty, FileNotWritten
 from ..stock import Rack
+from ..whole_file import write_whole
 from .construction import Construction
-from .files import write_whole
 from .json_format import record_from, record_text
 from .upgrades import upgraded_shop
 

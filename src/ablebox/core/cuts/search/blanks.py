@@ -23,6 +23,7 @@ class Blank:
         width: with one kerf.
         fixed: whether it must not be turned.
         block: the block it stands for; ``None`` for a single piece.
+        parts: blanks it is joined from, each with its place from its corner and whether it is turned.
     """
 
     code: str
@@ -30,6 +31,26 @@ class Blank:
     width: int
     fixed: bool
     block: Block | None = None
+    parts: tuple[tuple[Blank, int, int, bool], ...] = ()
+
+    @property
+    def area(self) -> int:
+        """Its area, kerfs included."""
+        return self.length * self.width
+
+    def single(self, x: int, y: int, turned: bool) -> list[Placed]:
+        """Return the blanks it is joined from, where they lie if it lies at a place; itself if from none."""
+        if not self.parts:
+            return [(self, x, y, turned)]
+        found: list[Placed] = []
+        for part, dx, dy, own in self.parts:
+            # Turned, everything changes its two directions.
+            found += part.single(x + (dy if turned else dx), y + (dx if turned else dy), own != turned)
+        return found
+
+
+#: A blank, where its corner lies, and whether it is turned.
+Placed = tuple[Blank, int, int, bool]
 
 
 @dataclass(frozen=True, slots=True)
@@ -83,7 +104,7 @@ def beds(problem: Problem) -> list[Bed]:
     return sorted(found, key=order)
 
 
-def to_sheet(problem: Problem, bed: Bed, placed: list[tuple[Blank, int, int, bool]]) -> CutSheet:
+def to_sheet(problem: Problem, bed: Bed, placed: list[Placed]) -> CutSheet:
     """Turn blanks on a bed back into pieces on a sheet, blocks into theirs."""
     kerf, trim = problem.kerf, problem.trim
     pieces = {piece.code: piece for piece in problem.pieces}

@@ -60,7 +60,7 @@ class Lay:
 
 
 def lay_out(
-    order: Iterable[Blank], beds: list[Bed], rule: Rule, smallest: int, limit: int | None = None
+    order: Iterable[Blank], beds: list[Bed], rule: Rule, smallest: int, limit: int | None = None, recent: int = 0
 ) -> list[Lay] | None:
     """Lay blanks in the given order, opening a new bed only when no open one has room.
 
@@ -70,6 +70,7 @@ def lay_out(
         rule: how to choose and split.
         smallest: the smallest side of any blank; narrower rests are forgotten.
         limit: give up when this many beds are not enough.
+        recent: look only at so many beds that were opened last, where there are many; 0 for all.
 
     Returns:
         The beds with their blanks, or ``None`` if the beds or the limit run out.
@@ -77,7 +78,7 @@ def lay_out(
     lays: list[Lay] = []
     left = [bed.count for bed in beds]
     for blank in order:
-        if _place(blank, lays, rule, smallest):
+        if _place(blank, lays[-recent:], rule, smallest):
             continue
         if limit is not None and len(lays) >= limit:
             return None

@@ -1,8 +1,10 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
 """Anytime search for a cut plan.
 
-First every construction rule with every sort order, then rounds of ruin and recreate: a few
-sheets, the emptiest among them, are taken apart and laid anew in a shuffled order. Idea:
+First every construction rule with every sort order; then equal sides are joined, which brings lists
+cut from whole sheets together again; then pieces are fitted into one sheet less, over and over, by the
+compiled loop; and when no fewer sheets are found, into what leaves a larger remainder. While the loop
+is being loaded, or in short searches, a few sheets at a time are taken apart and laid anew. Idea of that:
 Schrimpf and others, "Record Breaking Optimization Results Using the Ruin and Recreate
 Principle" (2000), cited from memory.
 """
@@ -16,16 +18,29 @@ from random import Random
 from ...errors import PartTooLarge, StockShort
 from ...lengths import Length
 from ...units import System, Units
-from ..bound import bound
+from ..bound import bound, sharper
 from ..checker import check
 from ..plan import Plan
 from ..problem import Block, Piece, Problem
 from ..saw_order import tidied
 from .blanks import Bed, Blank, beds, blanks, to_sheet
+from .compiled import COMPILED
 from .construct import RULES, Lay, Rule, lay_out
+from .improve import Improver
+from .joining import Joiner
 from .score import Score, score
+from .strips import in_strips
 
 _MM = Units(System.MM)
+
+#: Rounds from which on it pays to wait for the compiled loop, and how many of them one step of it counts for.
+_WORTH_LOADING, _A_STEP = 1_000, 10
+#: Above this many blanks a first plan is laid quickly, and joining is left away.
+_MANY = 700
+#: Sheets looked at for a place where there are many blanks.
+_RECENT = 30
+#: Of many blanks a better plan is shown when so much more of the search is over.
+_SHOW_EVERY = 0.08
 
 _SORTS: tuple[Callable[[Blank], tuple[int, ...]], ...] = (
     lambda blank: (-blank.length * blank.width, -blank.length),
@@ -52,11 +67,18 @@ class Progress:
 
 
 def plan(
-    problem: Problem, rounds: int, stop: Callable[[], bool], seed: int = 1, units: Units = _MM
+    problem: Problem,
+    rounds: int,
+    stop: Callable[[], bool],
+    seed: int = 1,
+    units: Units = _MM,
+    spent: Callable[[], float] | None = None,
+    compiled: bool | None = None,
 ) -> Iterator[Progress]:
     """Search for a plan; yields whenever a better one is found, and once at the end.
 
-    The first plan comes at once; the same problem, rounds and seed give the same plans.
+    The first plan comes at once; the same problem, rounds and seed give the same plans, unless the
+    search is led by a clock.
 
     Args:
         problem: what to cut from what.
@@ -65,26 +87,45 @@ def plan(
         stop: asked between rounds; the best plan so far is kept when it says so.
         seed: of the shuffling.
         units: how sizes are written in refusals.
+        spent: what share of the time allowed is spent, where a clock leads.
+        compiled: whether the compiled loop is used; by the rounds if not given. Where a clock leads and it was
+            never compiled before, it is used only if it comes in time.
 
     Raises:
         PartTooLarge: if a piece fits on no sheet.
         StockShort: if the sheets run out.
     """
     _refuse_impossible(problem, units)
+    worth = (rounds >= _WORTH_LOADING if compiled is None else compiled) and bool(problem.pieces)
+    patient = spent is None or COMPILED.quick
+    if worth and not patient:
+        COMPILED.start()
     search = _Search(problem, Random(seed))
     yield Progress(0, rounds, search.plan())
-    improved = search.try_all_rules(stop)
-    if improved:
+    if (worth or not search.many) and search.sharpen():
         yield Progress(0, rounds, search.plan())
-    quiet = 0
-    for done in range(1, rounds + 1):
-        if stop() or (quiet > 300 and search.settled):
-            break
-        if search.ruin_and_recreate():
-            quiet = 0
-            yield Progress(done, rounds, search.plan())
-        else:
-            quiet += 1
+    if search.join(4, stop):
+        yield Progress(0, rounds, search.plan())
+    if not search.settled and not (worth and patient) and not search.far_too_many and search.try_all_rules(stop):
+        yield Progress(0, rounds, search.plan())
+    done = 0
+    if not worth or (not patient and COMPILED.loop is None):
+        for done, better in search.ruined(rounds, lambda: stop() or (worth and COMPILED.loop is not None)):
+            if better:
+                yield Progress(done, rounds, search.plan())
+    if worth and search.lays and not stop():
+        loop = COMPILED.wait() if patient else COMPILED.loop
+        if loop is not None:
+            share = spent or (lambda: min(1.0, done / rounds))
+            improver = Improver(loop, problem, search.beds, search.blanks, search.lays, search.bound.sheets, seed)
+            shown = 0.0
+            while done < rounds and not stop() and not improver.settled:
+                done += _A_STEP
+                if improver.step(share()):
+                    search.lays = improver.lays
+                    if not search.many or share() >= shown + _SHOW_EVERY:
+                        shown = share()
+                        yield Progress(min(done, rounds), rounds, search.plan())
     yield Progress(rounds, rounds, search.plan())
 
 
@@ -116,15 +157,22 @@ class _Search:
         self.beds, self.blanks = beds(problem), blanks(problem)
         self.smallest = min((min(blank.length, blank.width) for blank in self.blanks), default=1)
         self.bound = bound(problem)
+        self.many = len(self.blanks) > _MANY
+        self.far_too_many = len(self.blanks) > 2 * _MANY
+        self._planned: tuple[list[Lay], Plan] | None = None
         self.lays: list[Lay] = self._first()
         self.score: Score = score(self.lays)
 
     def _first(self) -> list[Lay]:
+        if self.many and len(self.beds) == 1:
+            quick = in_strips(self.blanks, self.beds[0])
+            if quick is not None:
+                return quick
         fewest_left, missing = len(self.blanks), ""
         for by in _SORTS:
             order = sorted(self.blanks, key=by)
             for rule in RULES:
-                lays = lay_out(order, self.beds, rule, self.smallest)
+                lays = lay_out(order, self.beds, rule, self.smallest, recent=_RECENT if self.many else 0)
                 if lays is not None:
                     return lays
                 held, code = self._held(order, rule)
@@ -156,6 +204,8 @@ class _Search:
         Raises:
             AssertionError: if the search itself is at fault; such a plan is never shown.
         """
+        if self._planned is not None and self._planned[0] is self.lays and self._planned[1].bound == self.bound:
+            return self._planned[1]
         ordered = sorted(self.lays, key=lambda lay: (not lay.bed.supply.offcut, -lay.filled))
         kerf, trim = self.problem.kerf, self.problem.trim
         laid = tuple(to_sheet(self.problem, lay.bed, lay.placed) for lay in ordered)
@@ -167,6 +217,7 @@ class _Search:
             faults = check(made)
         if faults:
             raise AssertionError("; ".join(faults))
+        self._planned = (self.lays, made)
         return made
 
     def _keep_if_better(self, lays: list[Lay] | None) -> bool:
@@ -182,13 +233,45 @@ class _Search:
         """Try every rule with every order; return whether anything got better."""
         better = False
         for beds_order in self._bed_orders():
-            for by in _SORTS:
+            for by in _SORTS[: 1 if self.many else None]:
                 order = sorted(self.blanks, key=by)
-                for rule in RULES:
+                for rule in RULES[: 2 if self.many else None]:
                     if stop():
                         return better
                     better |= self._keep_if_better(lay_out(order, beds_order, rule, self.smallest))
         return better
+
+    def sharpen(self) -> bool:
+        """Look for a better bound where the area's does not prove the plan; return whether there is one."""
+        if self.settled:
+            return False
+        old, self.bound = self.bound, sharper(self.problem, self.bound)
+        return self.bound != old
+
+    def join(self, times: int, stop: Callable[[], bool]) -> bool:
+        """Join blanks along equal sides a few times and lay out what they come to; return whether it got better."""
+        largest = max(self.beds, key=lambda bed: bed.length * bed.width, default=None)
+        if largest is None or self.many:
+            return False
+        joiner, better = Joiner(largest.length, largest.width, self.rng), False
+        for _ in range(times):
+            if stop() or self.settled:
+                break
+            sheets, rest = joiner.whole_sheets(joiner.join(self.blanks, 0.0))
+            order = [*sheets, *sorted(rest, key=lambda blank: -blank.area)]
+            lays = lay_out(order, self.beds, RULES[0], self.smallest)
+            better |= self._keep_if_better(lays and [_apart(lay) for lay in lays])
+        return better
+
+    def ruined(self, rounds: int, stop: Callable[[], bool]) -> Iterator[tuple[int, bool]]:
+        """Ruin and recreate until stopped or settled; yields each round done and whether it got better."""
+        quiet = 0
+        for done in range(1, rounds + 1):
+            if stop() or (quiet > 300 and self.settled):
+                return
+            better = self.ruin_and_recreate()
+            quiet = 0 if better else quiet + 1
+            yield done, better
 
     def _bed_orders(self) -> list[list[Bed]]:
         bought = [bed for bed in self.beds if not bed.supply.offcut]
@@ -234,3 +317,8 @@ class _Search:
             bought = [bed for bed in left if not bed.supply.offcut]
             left = [bed for bed in left if bed.supply.offcut] + self.rng.sample(bought, len(bought))
         return left
+
+
+def _apart(lay: Lay) -> Lay:
+    """Return a bed with the blanks that were joined taken apart."""
+    return Lay(lay.bed, [each for blank, x, y, turned in lay.placed for each in blank.single(x, y, turned)], lay.free)
