@@ -82,10 +82,10 @@ def sharper(problem: Problem, known: Bound) -> Bound:
     for p in problem.pieces:
         long, wide = p.length + kerf, p.width + kerf
         # What fits one way only is as good as fixed, lying that way.
-        straight, turned = long <= length and wide <= width, wide <= length and long <= width
-        if not straight and turned:
+        lies, stands = long <= length and wide <= width, wide <= length and long <= width
+        if not lies and stands:
             long, wide = wide, long
-        pieces.append((long, wide, p.count, p.fixed or not (straight and turned)))
+        pieces.append((long, wide, p.count, p.fixed or not (lies and stands)))
     most = max(8, min(_FUNCTIONS, int((_WORK / len(pieces)) ** 0.5)))
     both = [size for long, wide, _, fixed in pieces if not fixed for size in (long, wide)]
     along = _functions(length, [long for long, _, _, _ in pieces] + both, most)

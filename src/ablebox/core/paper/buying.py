@@ -9,6 +9,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 from math import ceil
 
+from ..cuts.boards import BoardPlan, Stick, plan_boards
 from ..cuts.plan import Plan
 from ..lengths import TICKS_PER_FOOT, TICKS_PER_MM, Length, inches
 from ..shop.made import Made
@@ -17,7 +18,7 @@ from ..units import System
 
 #: Banding bought over what is needed (10 %, common practice).
 BAND_WASTE = Fraction(1, 10)
-#: What a cut costs a board beyond the part: end checks and kerf (common practice).
+#: What each end of a board loses to checks (common practice).
 END_LOSS = inches(1)
 
 
@@ -79,49 +80,61 @@ class BoardNeed:
     Args:
         goods: the boards.
         board: the size.
-        run: length of all parts ripped from it, end loss included.
-        pieces: how many to buy, if each part is cut from the boards in turn.
+        run: length of all parts cut from it.
+        plan: which part is cut from which board.
     """
 
     goods: BoardGoods
     board: Board
     run: Length
-    pieces: int
+    plan: BoardPlan
+
+    @property
+    def pieces(self) -> int:
+        """How many boards are bought."""
+        return len(self.plan.boards)
 
 
 def boards_to_buy(made: Made) -> list[BoardNeed]:
-    """Return the boards to buy for frames and legs: first fit, longest parts first, 1 in (25 mm) lost at each cut.
+    """Return the boards to buy for frames and legs, the least length there can be; 1 in (25 mm) is lost at each end.
 
     Cut ends lose an inch or so to checks and saw (common practice).
     """
-    cuts: dict[tuple[str, str], list[int]] = {}
+    needs = []
+    for (goods, board), plan in board_plans(made).items():
+        run = Length(sum(stick.length for cut in plan.boards for stick in cut.sticks))
+        needs.append(BoardNeed(goods, board, run, plan))
+    return needs
+
+
+def board_plans(made: Made) -> dict[tuple[BoardGoods, Board], BoardPlan]:
+    """Return the plan for each size of board that is needed: each part from the narrowest board it can be ripped from."""
+    sticks: dict[tuple[BoardGoods, Board], list[Stick]] = {}
     for part in made.parts:
         if isinstance(part.goods, BoardGoods):
             board = part.goods.board_for(part.cut_width.length)
             if board is not None:
-                cuts.setdefault((part.goods.code, board.name), []).extend([part.cut_length.length.ticks] * part.count)
-    needs = []
-    for (code, name), lengths in cuts.items():
-        goods = made.project.rack.board_goods(code)
-        board = next(row for row in goods.boards if row.name == name)
-        left: list[int] = []
-        for length in sorted((length + END_LOSS.ticks for length in lengths), reverse=True):
-            at = next((i for i, rest in enumerate(left) if rest >= length), None)
-            if at is None:
-                left.append(board.length.ticks - length)
-            else:
-                left[at] -= length
-        run = Length(sum(length + END_LOSS.ticks for length in lengths))
-        needs.append(BoardNeed(goods, board, run, len(left)))
-    return needs
+                pieces = [Stick(code, part.cut_length.length.ticks) for code in part.pieces]
+                sticks.setdefault((part.goods, board), []).extend(pieces)
+    kerf = made.project.rack.saw.kerf.ticks
+    found = {}
+    for (goods, board), pieces in sticks.items():
+        lengths = [row.length.ticks for row in goods.boards if row.width == board.width]
+        found[(goods, board)] = plan_boards(pieces, lengths, kerf, END_LOSS.ticks)
+    return found
 
 
 def board_words(need: BoardNeed, made: Made) -> str:
     """Return one line of the buying list."""
     inch = made.units.system is System.INCH
     run = f"{ceil(need.run.ticks / (TICKS_PER_FOOT if inch else 1000 * TICKS_PER_MM))} {'ft' if inch else 'm'}"
-    length = made.units.write(need.board.length)
-    return f"{need.pieces} × {need.goods.name}, {need.board.name} {length} long ({run} in all)"
+    lengths = Counter(cut.length for cut in need.plan.boards)
+    counts = " + ".join(f"{n} × {made.units.write(Length(length))} long" for length, n in lengths.items())
+    fewer = ", no plan takes less" if need.plan.proven else ""
+    text = f"{need.goods.name}, {need.board.name}: {counts} ({run} of parts{fewer})"
+    for stick in need.plan.too_long:
+        text += f"; {stick.code} is longer than any board"
+    return text
 
 
 def cost(made: Made, plans: Mapping[str, Plan]) -> tuple[int, list[str]]:
@@ -141,10 +154,13 @@ def cost(made: Made, plans: Mapping[str, Plan]) -> tuple[int, list[str]]:
             else:
                 total += price
     for need in boards_to_buy(made):
-        if need.board.price is None:
-            unknown.append(f"{need.goods.name} {need.board.name}")
-        else:
-            total += need.board.price * need.pieces
+        prices_of_length = {row.length.ticks: row.price for row in need.goods.boards if row.width == need.board.width}
+        for cut in need.plan.boards:
+            price = prices_of_length.get(cut.length)
+            if price is None:
+                unknown.append(f"{need.goods.name} {need.board.name}")
+            else:
+                total += price
     for edging, run in _band_runs(made).items():
         if edging.price is None:
             unknown.append(edging.name)

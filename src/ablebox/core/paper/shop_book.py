@@ -25,7 +25,7 @@ from ..shop.made import Made, goods_words
 from ..shop.plans import verdict
 from ..snags.every import snags
 from ..units import System
-from .buying import banding, board_words, boards_to_buy, cost, hardware, money, sheets_to_buy
+from .buying import banding, board_words, boards_to_buy, cost, hardware, money, reasons, sheets_to_buy
 from .cautions import CAUTIONS
 from .pdf_canvas import PdfCanvas
 
@@ -49,6 +49,8 @@ def shop_book(made: Made, plans: Mapping[str, Plan]) -> bytes:
     for code, plan in plans.items():
         for number, sheet in enumerate(plan.sheets, start=1):
             book.sheet_page(code, plan, sheet, number)
+    book.boards()
+    book.hardware()
     book.machining()
     book.settings()
     book.cautions()
@@ -143,8 +145,9 @@ class _Book:
             self.words(_EDGE, board_words(need, made), half - _EDGE - 30)
         for name, amount in banding(made):
             self.words(_EDGE, f"{amount} of {name}", half - _EDGE - 30)
-        for name, pieces in hardware(made):
-            self.words(_EDGE, f"{pieces} × {name}", half - _EDGE - 30)
+        kinds = len(hardware(made))
+        if kinds:
+            self.words(_EDGE, f"{kinds} kinds of hardware, on a page of their own", half - _EDGE - 30)
         total, unknown = cost(made, self.plans)
         if total:
             also = f", without {', '.join(unknown)}" if unknown else ""
@@ -281,6 +284,41 @@ class _Book:
             view, self.canvas, fitted(view, _EDGE, self.y, self.width - 2 * _EDGE - 200, self.height - self.y - _EDGE)
         )
         self._cuts(order, f"{goods.name}, sheet {number}")
+
+    def hardware(self) -> None:
+        """What is bought of hardware, each with the rule it was chosen by."""
+        rows = hardware(self.made)
+        if not rows:
+            return
+        title = "Hardware"
+        self.start(title, "Each with the rule it was chosen by and the cases it is for.")
+        whys = reasons(self.made)
+        for name, pieces in rows:
+            self.room_for(34, title)
+            self.words(_EDGE, f"{pieces} × {name}", self.width - 2 * _EDGE)
+            if name in whys:
+                self.words(_EDGE + 18, whys[name], self.width - 2 * _EDGE - 18, 9, "quiet")
+            self.y += 3
+
+    def boards(self) -> None:
+        """Which part is cut from which board."""
+        needs = boards_to_buy(self.made)
+        if not needs:
+            return
+        title = "Boards"
+        self.start(title, "Cut the longest first; an inch is off each end of a board, and a kerf between two parts.")
+        for need in needs:
+            self.room_for(50, title)
+            self.heading(_EDGE, f"{need.goods.name}, {need.board.name}")
+            if need.plan.proven:
+                self.words(_EDGE, "No plan takes less length of board.", self.width - 2 * _EDGE, 9, "settled")
+            for number, cut in enumerate(need.plan.boards, start=1):
+                pieces = ", ".join(f"{stick.code} at {self.write(Length(stick.length))}" for stick in cut.sticks)
+                rest = f"; {self.write(Length(cut.rest))} left" if cut.rest else ""
+                text = f"{number}. From {self.write(Length(cut.length))}: {pieces}{rest}"
+                self.room_for(16, title)
+                self.words(_EDGE, text, self.width - 2 * _EDGE, 9.5)
+            self.y += 6
 
     def _cuts(self, order: Cutting, title: str) -> None:
         x = self.width - _EDGE - 185
