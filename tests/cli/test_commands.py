@@ -11,10 +11,14 @@ import subprocess
 import sys
 import tempfile
 import unittest
+import xml.etree.ElementTree as ET
 from pathlib import Path
 from random import Random
 from typing import Any
 from unittest import mock
+
+import ezdxf
+import pypdf
 
 from ablebox.__main__ import main
 from ablebox.cli import demo
@@ -99,6 +103,40 @@ class Projects(Case):
         target = self.folder / "book.pdf"
         self.assertEqual(run("book", FILE, "--pdf", str(target))[0], 0)
         self.assertTrue(target.read_bytes().startswith(b"%PDF"))
+
+    def test_sheets_as_dxf_and_svg_and_labels_hold_what_the_plan_says(self) -> None:
+        """Read back by libraries of their own: ezdxf for the layers, xml for the picture, pypdf for the labels."""
+        folder = str(self.folder / "out")
+        status, out, _ = run("plan", FILE, "--json", "-", "--dxf", folder, "--svg", folder)
+        self.assertEqual(status, 0)
+        plans = json.loads(out)["plans"]
+        files = sorted(Path(folder).iterdir())
+        self.assertEqual(len(files), 2 * sum(len(plan["sheets"]) for plan in plans))
+        plan = plans[0]
+        sheet, title = plan["sheets"][0], f"{plan['material']}, sheet 1 of {len(plan['sheets'])}"
+        drawings = [ezdxf.readfile(path) for path in sorted(Path(folder).glob("*.dxf"))]
+        drawing = next(d for d in drawings if title in [text.dxf.text for text in d.modelspace().query("TEXT")])
+        boxes = []
+        for line in drawing.modelspace().query('LWPOLYLINE[layer=="PARTS"]'):
+            (x, y, *_), (a, b, *_) = line[0], line[2]
+            boxes.append((round(x, 3), round(y, 3), round(abs(a - x) * abs(b - y), 1)))
+        wanted = [(round(p["x"], 3), round(p["y"], 3), round(p["length"] * p["width"], 1)) for p in sheet["parts"]]
+        self.assertEqual(sorted(boxes), sorted(wanted))
+        # A millimetre of wood is a millimetre of the picture; the margin is the same all around.
+        pictures = [ET.parse(svg).getroot().attrib for svg in Path(folder).glob("*.svg")]
+        wide = sorted(float(each["width"].removesuffix("mm")) for each in pictures)
+        lengths = sorted(each["length"] for plan in plans for each in plan["sheets"])
+        margins = {round(a - b, 1) for a, b in zip(wide, lengths, strict=True)}
+        self.assertEqual(len(margins), 1)
+        labels = str(self.folder / "labels.pdf")
+        self.assertEqual(run("labels", FILE, "--pdf", labels, "--skip", "28")[0], 0)
+        pages = pypdf.PdfReader(labels).pages
+        text = "".join(page.extract_text() for page in pages)
+        count = sum(part["count"] for part in json.loads(run("parts", FILE, "--json", "-")[1]))
+        self.assertEqual(len(pages), -(-(28 + count) // 30))
+        for plan in plans:
+            for name in {part["part"] for each in plan["sheets"] for part in each["parts"]}:
+                self.assertIn(name, text)
 
     def test_check_says_one_snag_a_line_and_stops_only_when_it_must(self) -> None:
         self.assertEqual(run("check", FILE), (0, "", ""))

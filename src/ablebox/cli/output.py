@@ -5,6 +5,7 @@ from __future__ import annotations
 
 import json
 import sys
+from collections.abc import Mapping
 from pathlib import Path
 from typing import Any
 
@@ -31,3 +32,17 @@ def write(target: str, data: bytes) -> None:
 def write_json(target: str, tree: Any) -> None:
     """Write a tree as JSON."""
     write(target, (json.dumps(tree, indent=2, ensure_ascii=False) + "\n").encode("utf-8"))
+
+
+def write_into(folder: str, files: Mapping[str, bytes]) -> None:
+    """Write files into a folder, which is made if it is not there.
+
+    Raises:
+        FileNotWritten: if the disk refuses.
+    """
+    try:
+        Path(folder).mkdir(parents=True, exist_ok=True)
+    except OSError as fault:
+        raise FileNotWritten(folder, fault.strerror or "the disk refused") from None
+    for name, data in files.items():
+        write(str(Path(folder) / name), data)

@@ -18,6 +18,8 @@ from ..core.errors import AbleBoxError, FileNotWritten
 from ..core.paper.cut_list import as_csv
 from ..core.paper.drilling import drilling
 from ..core.paper.everything_json import everything_tree
+from ..core.paper.labels import labels
+from ..core.paper.sheet_files import all_sheets_dxf
 from ..core.paper.shop_book import shop_book
 from ..core.paper.templates import templates
 from ..core.project.files import SUFFIX
@@ -51,6 +53,8 @@ class FileMenu:
             "save-as": self.save_as,
             "book": self.write_book,
             "templates": self.write_templates,
+            "labels": self.write_labels,
+            "dxf": self.write_dxf,
             "drilling": self.write_drilling,
             "csv": self.write_csv,
             "json": self.write_json,
@@ -193,6 +197,14 @@ class FileMenu:
     def write_drilling(self) -> None:
         """Write the drilling templates."""
         self._write("Drilling templates", "PDF", "-drilling.pdf", lambda: drilling(self._desk.document.made))
+
+    def write_labels(self) -> None:
+        """Write the labels of all pieces."""
+        self._write("Labels", "PDF", "-labels.pdf", lambda: labels(self._desk.document.made, self._plans()))
+
+    def write_dxf(self) -> None:
+        """Write all sheets as one drawing."""
+        self._write("Sheets", "DXF", ".dxf", lambda: all_sheets_dxf(self._desk.document.made, self._plans()))
 
     def write_csv(self) -> None:
         """Write the cut list."""

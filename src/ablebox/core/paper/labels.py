@@ -1,0 +1,143 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Labels for every single piece, on label sheets that are sold everywhere.
+
+Each tells code, name, finished size, case, front edge and the sheet it comes from, and carries a code to be
+scanned (QR, ISO/IEC 18004, made by segno). Letter: 30 of 2 5/8 x 1 in; A4: 24 of 70 x 37 mm (common practice).
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+import segno
+
+from ..cuts.plan import Plan
+from ..parts.listing import Part
+from ..parts.words import edges, grain
+from ..shop.made import Made
+from ..units import System
+from .pdf_canvas import PdfCanvas
+
+_MM = 72 / 25.4
+
+
+@dataclass(frozen=True, slots=True)
+class LabelSheet:
+    """A sheet of labels, measured in points.
+
+    Args:
+        page: width and height.
+        across: labels beside each other.
+        down: labels below each other.
+        size: of a label.
+        pitch: from label to label.
+        first: left upper corner of the first.
+    """
+
+    page: tuple[float, float]
+    across: int
+    down: int
+    size: tuple[float, float]
+    pitch: tuple[float, float]
+    first: tuple[float, float]
+
+    @property
+    def count(self) -> int:
+        """How many labels it has."""
+        return self.across * self.down
+
+    def corner(self, number: int) -> tuple[float, float]:
+        """Return the left upper corner of a label, counted from 0, row by row."""
+        row, column = divmod(number, self.across)
+        return self.first[0] + column * self.pitch[0], self.first[1] + row * self.pitch[1]
+
+
+LETTER_30 = LabelSheet((612, 792), 3, 10, (189, 72), (198, 72), (13.5, 36))
+A4_24 = LabelSheet((595.28, 841.89), 3, 8, (70 * _MM, 37 * _MM), (70 * _MM, 37 * _MM), (0, 0.5 * _MM))
+
+
+def label_sheet(made: Made) -> LabelSheet:
+    """Return the label sheet usual where the units are used."""
+    return LETTER_30 if made.units.system is System.INCH else A4_24
+
+
+def labels(made: Made, plans: Mapping[str, Plan], skip: int = 0) -> bytes:
+    """Return the labels of all pieces as PDF, in the order in which they come off the saw.
+
+    Args:
+        made: what was made.
+        plans: the cut plans, by code of the stock.
+        skip: labels already used on the first sheet.
+    """
+    sheet = label_sheet(made)
+    canvas = PdfCanvas(sheet.page, f"{made.project.name}: labels")
+    at = skip % sheet.count
+    started = True
+    for part, piece, source in _in_order(made, plans):
+        if at == sheet.count:
+            canvas.next_page()
+            at, started = 0, True
+        _label(canvas, sheet, sheet.corner(at), made, part, piece, source)
+        at, started = at + 1, False
+    if started and not made.parts:
+        canvas.text(sheet.page[0] / 2, sheet.page[1] / 2, "no parts yet", 12, "middle", "quiet", False)
+    return canvas.finish()
+
+
+def _in_order(made: Made, plans: Mapping[str, Plan]) -> list[tuple[Part, str, str]]:
+    """Return every piece with its own code and where it is cut from: as planned, then what no plan holds."""
+    by_code = {part.code: part for part in made.parts}
+    used: dict[str, int] = {}
+    found = []
+    for code, plan in plans.items():
+        goods = made.project.rack.sheet_goods(code)
+        for number, sheet in enumerate(plan.sheets, start=1):
+            for spot in sheet.spots:
+                part = by_code.get(spot.code)
+                if part is not None:
+                    k = used.get(part.code, 0)
+                    used[part.code] = k + 1
+                    found.append((part, part.pieces[k], f"{goods.name}, sheet {number}"))
+    for part in made.parts:
+        for piece in part.pieces[used.get(part.code, 0) :]:
+            found.append((part, piece, part.goods.name))
+    return found
+
+
+def _label(
+    canvas: PdfCanvas, sheet: LabelSheet, corner: tuple[float, float], made: Made, part: Part, piece: str, source: str
+) -> None:
+    (x, y), (wide, high) = corner, sheet.size
+    write = made.units.write
+    size = f"{write(part.length.length)} × {write(part.width.length, True)}"
+    side = min(high - 14, wide * 0.3)
+    _qr(canvas, x + wide - side - 7, y + (high - side) / 2, side, f"{piece} {part.name} {size}")
+    room = wide - side - 20
+    lines = (
+        (piece, 15.0, True, "ink"),
+        (part.name, 9.0, True, "ink"),
+        (size, 10.0, False, "ink"),
+        (f"banded {edges(part)}" if part.bands else f"grain {grain(part)}", 7.0, False, "quiet"),
+        (f"case {part.case} · {source}", 7.0, False, "quiet"),
+    )
+    at = y + 12
+    for text, points, bold, colour in lines:
+        while canvas.text_width(text, points, bold) > room and points > 5:
+            points -= 0.5
+        canvas.text(x + 9, at, text, points, "start", colour, bold)
+        at += (high - 16) / len(lines)
+
+
+def _qr(canvas: PdfCanvas, x: float, y: float, side: float, text: str) -> None:
+    rows = [list(row) for row in segno.make(text, error="m", micro=False).matrix]
+    dot = side / len(rows)
+    for j, row in enumerate(rows):
+        start = None
+        for i, dark in enumerate([*row, 0]):
+            if dark and start is None:
+                start = i
+            elif not dark and start is not None:
+                a, b, c, d = x + start * dot, x + i * dot, y + j * dot, y + (j + 1) * dot
+                canvas.polygon([(a, c), (b, c), (b, d), (a, d)], "ink", "", 0, False)
+                start = None
