@@ -10,6 +10,7 @@ from random import Random
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from ablebox.core.cuts.apart import after
 from ablebox.core.cuts.bound import Bound, bound, sharper
 from ablebox.core.cuts.checker import check
 from ablebox.core.cuts.plan import CutSheet, Plan, Spot
@@ -124,6 +125,35 @@ class Engine(unittest.TestCase):
         first = next(iter(plan(problem, 0, lambda: True)))
         self.assertEqual(check(first.best), [])
         self.assertLess(len(first.best.sheets), 1.25 * first.best.bound.sheets)
+
+
+class Walk(unittest.TestCase):
+    def test_boards_come_apart_cut_by_cut_and_never_lie_on_each_other(self) -> None:
+        """Whatever the plan: after each cut the boards are disjoint, and in the end each piece is a board of its own."""
+        for seed in range(12):
+            problem = random_problem(Random(seed), 14)
+            for sheet in last(problem, 20).sheets:
+                order = cutting(sheet, problem.kerf, problem.trim)
+                loose = [after(order, done, problem.kerf) for done in range(len(order.cuts) + 1)]
+                for boards in loose:
+                    places = [(b.board.x + b.dx, b.board.y + b.dy, b.board.length, b.board.width) for b in boards]
+                    for i, (x, y, long, wide) in enumerate(places):
+                        for a, b, other, high in places[i + 1 :]:
+                            apart = x + long <= a or a + other <= x or y + wide <= b or b + high <= y
+                            self.assertTrue(apart, f"seed {seed}")
+                free = {(b.board.x, b.board.y, b.board.length, b.board.width) for b in loose[-1]}
+                for spot in sheet.spots if loose[-1] else ():
+                    self.assertIn((spot.x, spot.y, *spot.reach), free, f"seed {seed}, {spot.code}")
+
+    def test_a_cut_is_what_the_fence_says(self) -> None:
+        """What is kept is as wide as the setting, and what is left is less a kerf."""
+        problem = random_problem(Random(3), 12)
+        for sheet in last(problem, 20).sheets:
+            order = cutting(sheet, problem.kerf, problem.trim)
+            for cut in order.cuts:
+                if not cut.trim:
+                    kept = cut.kept.width if cut.way is CutWay.RIP else cut.kept.length
+                    self.assertEqual(kept, cut.setting)
 
 
 class Plans(unittest.TestCase):

@@ -14,6 +14,7 @@ from ablebox.core.cabinet.design import Case as Case_
 from ablebox.core.cabinet.kinds import KINDS
 from ablebox.core.case.inside.layout import Bay
 from ablebox.core.drawing.exploded import Look
+from ablebox.core.drawing.shapes import Label
 from ablebox.core.fronts.none import NoFronts
 from ablebox.core.lengths import inches
 from ablebox.core.units import System
@@ -368,6 +369,24 @@ class PartsAndSheets(UiCase):
     def setUp(self) -> None:
         super().setUp()
         self.demo()
+
+    def test_the_cut_walk_goes_cut_by_cut_with_the_space_bar(self) -> None:
+        self.key(Qt.Key.Key_5, CTRL)
+        sheet = self.find(DrawingView, "sheet")
+        sheet.setFocus()
+        before = sheet.grab().toImage()
+        for _ in range(6):
+            QTest.keyClick(sheet, Qt.Key.Key_Space)
+        self.settle()
+        self.assertNotEqual(sheet.grab().toImage(), before)
+        shown = [item.text for item in sheet._drawing.items if isinstance(item, Label)]
+        self.assertTrue(any(text.startswith(("Rip at", "Crosscut at")) for text in shown), shown)
+        for _ in range(20):
+            QTest.keyClick(sheet, Qt.Key.Key_Backspace)
+        self.settle()
+        self.assertEqual(sheet.grab().toImage(), before)
+        self.press("next-cut")
+        self.assertTrue(sheet.hasFocus())
 
     def test_a_part_lights_up_in_every_view(self) -> None:
         self.key(Qt.Key.Key_4, CTRL)

@@ -5,13 +5,14 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 
+from ..cuts.apart import Loose, after
 from ..cuts.plan import CutSheet, Plan
-from ..cuts.saw_order import Board, cutting
+from ..cuts.saw_order import Board, CutWay, SawCut, cutting
 from ..lengths import TICKS_PER_MM, Length, inches
 from ..parts.listing import Part
 from ..units import Units
 from .palette import tint
-from .shapes import Area, Dimension, Drawing, Label
+from .shapes import Area, Dimension, Drawing, Label, Path
 
 #: Rests with both sides at least this long are worth keeping (strips under about 2 in are scrap, common practice).
 WORTH_KEEPING = inches(4)
@@ -23,8 +24,9 @@ def worth_keeping(rest: Board) -> bool:
 
 
 def sheet_view(
-    plan: Plan, sheet: CutSheet, parts: Mapping[str, Part], units: Units, grained: bool, small: bool = False
-) -> Drawing:
+    plan: Plan, sheet: CutSheet, parts: Mapping[str, Part], units: Units, grained: bool, small: bool = False,
+    done: int = 0,
+) -> Drawing:  # fmt: skip
     """Return a sheet, its length to the right.
 
     Args:
@@ -34,28 +36,59 @@ def sheet_view(
         units: how sizes are written.
         grained: whether the grain runs along the sheet.
         small: leave words and dimensions away.
+        done: how many cuts are made: what they free is pulled apart, and the next one is drawn.
     """
     length, width = sheet.supply.length / TICKS_PER_MM, sheet.supply.width / TICKS_PER_MM
     drawing = Drawing(sheet.supply.code)
-    drawing.add(Area(0, 0, length, width, "card", "quiet", 0.9, "" if small else "hatch"))
     order = cutting(sheet, plan.problem.kerf, plan.problem.trim)
+    whole = Board(0, 0, sheet.supply.length, sheet.supply.width)
+    boards = after(order, done, plan.problem.kerf) or [Loose(whole)]
+    for loose in boards:
+        x, y = (loose.board.x + loose.dx) / TICKS_PER_MM, (loose.board.y + loose.dy) / TICKS_PER_MM
+        dx, dy = loose.board.length / TICKS_PER_MM, loose.board.width / TICKS_PER_MM
+        drawing.add(Area(x, y, dx, dy, "card", "quiet", 0.9, "" if small else "hatch"))
     for rest in order.rests:
         if worth_keeping(rest):
-            _rest(drawing, rest, units, small)
+            _rest(drawing, _pulled(rest, boards), units, small)
     for spot in sheet.spots:
         dx, dy = (reach / TICKS_PER_MM for reach in spot.reach)
-        x, y = spot.x / TICKS_PER_MM, spot.y / TICKS_PER_MM
+        at = _pulled(Board(spot.x, spot.y, *spot.reach), boards)
+        x, y = at.x / TICKS_PER_MM, at.y / TICKS_PER_MM
         part = parts[spot.code]
         pattern = ("grain-x" if grained else "") if not small else ""
         drawing.add(Area(x, y, dx, dy, tint(part.case), "ink", 0.6 if small else 1.2, pattern, f"part:{part.code}"))
         if not small:
             _words(drawing, part, x, y, dx, dy, units)
-    if not small:
+    if done and done < len(order.cuts):
+        _next_cut(drawing, order.cuts[done], boards, units)
+    if not small and not done:
         drawing.add(
             Dimension(True, 0, length, width, 1.0, units.write(Length(sheet.supply.length))),
             Dimension(False, 0, width, 0, -1.1, units.write(Length(sheet.supply.width))),
         )
     return drawing
+
+
+def _pulled(board: Board, boards: list[Loose]) -> Board:
+    """Return a rectangle of the sheet where the board it is on has been pulled to."""
+    on = next((each for each in boards if each.holds(board.x, board.y)), None)
+    return board if on is None else Board(board.x + on.dx, board.y + on.dy, board.length, board.width)
+
+
+def _next_cut(drawing: Drawing, cut: SawCut, boards: list[Loose], units: Units) -> None:
+    """Draw the cut that is made next, and what the fence is set to."""
+    board = _pulled(cut.board, boards)
+    rip = cut.way is CutWay.RIP
+    x, y = board.x / TICKS_PER_MM, board.y / TICKS_PER_MM
+    at = cut.setting / TICKS_PER_MM
+    ends = (
+        ((x - 40, y + at), (x + board.length / TICKS_PER_MM + 40, y + at))
+        if rip
+        else ((x + at, y - 40), (x + at, y + board.width / TICKS_PER_MM + 40))
+    )
+    words = f"{'Rip' if rip else 'Crosscut'} at {units.write(Length(cut.setting))}"
+    drawing.add(Path(ends, "select", 3.0))
+    drawing.add(Label(ends[1][0], ends[1][1], words, 12, "end" if rip else "middle", "select", True, shift=(0, 12)))
 
 
 def _words(drawing: Drawing, part: Part, x: float, y: float, dx: float, dy: float, units: Units) -> None:

@@ -3,6 +3,9 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
+from functools import partial
+
 from PyQt6.QtCore import Qt
 from PyQt6.QtWidgets import (
     QFrame,
@@ -52,6 +55,21 @@ class _Thumb(DrawingView):
             super().keyPressEvent(event)
 
 
+class _SheetDrawing(DrawingView):
+    """The sheet at hand; Space makes the next cut, Backspace takes one back."""
+
+    def __init__(self, desk: Desk, step: Callable[[int], None]) -> None:
+        super().__init__(desk, "sheet")
+        self._step = step
+
+    def keyPressEvent(self, event) -> None:  # type: ignore[no-untyped-def]
+        steps = {Qt.Key.Key_Space: 1, Qt.Key.Key_Backspace: -1}
+        if event.key() in steps:
+            self._step(steps[event.key()])
+        else:
+            super().keyPressEvent(event)
+
+
 class SheetsStage(Stage):
     """The cut plan."""
 
@@ -66,7 +84,7 @@ class SheetsStage(Stage):
         self._rack_button.clicked.connect(self._turn)
         self.head.addWidget(self._rack_button)
         self._pages = QStackedWidget()
-        self.drawing = DrawingView(desk, "sheet")
+        self.drawing = _SheetDrawing(desk, self.walk)
         self.rack = RackPanel(desk)
         self._pages.addWidget(self.drawing)
         self._pages.addWidget(self.rack)
@@ -80,6 +98,8 @@ class SheetsStage(Stage):
         self.body.addLayout(self._foot())
         desk.planner.changed.connect(self._planned)
         self._drawn: list[CutSheet] = []
+        #: Cuts made on a sheet, as long as it is planned as it is.
+        self._made: dict[CutSheet, int] = {}
 
     def _foot(self) -> QHBoxLayout:
         row = QHBoxLayout()
@@ -102,10 +122,31 @@ class SheetsStage(Stage):
         self._again = QPushButton("Plan again")
         self._again.setObjectName("plan-again")
         self._again.clicked.connect(self.desk.planner.again)
+        for name, words, by in (("cut-back", "Back a cut", -1), ("next-cut", "Next cut", 1)):
+            button = QPushButton(words)
+            button.setObjectName(name)
+            button.setToolTip(f"{words}: {'Space' if by > 0 else 'Backspace'} on the sheet")
+            button.clicked.connect(partial(self._walk_by_button, by))
+            row.addWidget(button)
         row.addWidget(self._progress)
         row.addWidget(self._stop)
         row.addWidget(self._again)
         return row
+
+    def _walk_by_button(self, by: int) -> None:
+        self.drawing.setFocus()
+        self.walk(by)
+
+    def walk(self, by: int) -> None:
+        """Make the next cut of the sheet at hand, or take one back."""
+        here = self.current()
+        if here is None or self._rack_button.isChecked():
+            return
+        _, plan, sheet, _ = here
+        cuts = len(cutting(sheet, plan.problem.kerf, plan.problem.trim).cuts)
+        self._made[sheet] = max(0, min(cuts, self._made.get(sheet, 0) + by))
+        self._show()
+        self.desk.selection.changed.emit()
 
     def sheets(self) -> list[tuple[str, Plan, CutSheet, int]]:
         """Return all sheets in order: material, plan, sheet, and its number within the plan."""
@@ -176,7 +217,8 @@ class SheetsStage(Stage):
             self.under.set_text(facts + (" · grain runs left to right" if goods.grained else ""))
             by_code = {part.code: part for part in made.parts}
             if all(spot.code in by_code for spot in sheet.spots):
-                self.drawing.show_drawing(sheet_view(plan, sheet, by_code, made.units, goods.grained))
+                done = self._made.get(sheet, 0)
+                self.drawing.show_drawing(sheet_view(plan, sheet, by_code, made.units, goods.grained, done=done))
         self._thumbs()
 
     def _thumbs(self) -> None:
@@ -222,17 +264,18 @@ class SheetsStage(Stage):
         unit = "inches" if made.units.name == "in" else "mm"
         column.addWidget(Words(f"Sheet {number}, in the order you cut · {unit}", 14, colour="quiet"))
         column.addSpacing(6)
-        shown = ""
+        shown, done = "", self._made.get(sheet, 0)
         for i, cut in enumerate(order.cuts, start=1):
             title = "Trim the factory edges" if cut.trim else "Rip" if cut.way is CutWay.RIP else "Crosscut"
             if title != shown:
                 column.addWidget(Words(title, 14, True, "quiet"))
                 shown = title
             row = QHBoxLayout()
-            place = Words(str(i), 13, colour="quiet")
+            place = Words("✓" if i <= done else str(i), 13, colour="settled" if i <= done else "quiet")
             place.setFixedWidth(20)
             row.addWidget(place)
-            setting = Words(made.units.write(Length(cut.setting)), 17, True, align="right")
+            now = "select" if done and i == done + 1 else "quiet" if i <= done else "ink"
+            setting = Words(made.units.write(Length(cut.setting)), 17, True, now, align="right")
             setting.setFixedWidth(84)
             row.addWidget(setting)
             codes = list(dict.fromkeys(cut.codes))
