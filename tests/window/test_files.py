@@ -7,6 +7,7 @@ import csv
 import json
 from unittest import mock
 
+import ezdxf
 from pypdf import PdfReader
 from PyQt6.QtCore import QMimeData, QPointF, Qt, QUrl
 from PyQt6.QtGui import QDropEvent
@@ -100,7 +101,14 @@ class Files(UiCase):
     def test_paper_and_data_are_written_and_printed(self) -> None:
         self.demo()
         to = self.answer("for_file_to_write", None)
-        for action, name in (("book", "book.pdf"), ("csv", "list.csv"), ("json", "all.json")):
+        names = (
+            ("book", "book.pdf"),
+            ("csv", "list.csv"),
+            ("json", "all.json"),
+            ("labels", "labels.pdf"),
+            ("dxf", "all.dxf"),
+        )
+        for action, name in names:
             to.return_value = self.folder / name
             self.act(action)
         text = "".join(page.extract_text() for page in PdfReader(self.folder / "book.pdf").pages)
@@ -108,6 +116,10 @@ class Files(UiCase):
         with (self.folder / "list.csv").open(encoding="utf-8", newline="") as stream:
             self.assertGreater(len(list(csv.reader(stream))), 30)
         self.assertEqual(len(json.loads((self.folder / "all.json").read_text(encoding="utf-8"))["parts"]), 33)
+        pieces = sum(part.count for part in self.window.desk.document.made.parts)
+        self.assertEqual(len(PdfReader(self.folder / "labels.pdf").pages), -(-pieces // 30))
+        outlines = ezdxf.readfile(self.folder / "all.dxf").modelspace().query('LWPOLYLINE[layer=="OUTLINE"]')
+        self.assertEqual(len(outlines), sum(len(plan.sheets) for plan in self.window.desk.planner.plans.values()))
         printed = self.folder / "printed.pdf"
 
         def to_file(dialog: QPrintDialog) -> int:

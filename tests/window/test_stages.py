@@ -12,6 +12,7 @@ from PyQt6.QtWidgets import QAbstractButton, QApplication, QCheckBox, QComboBox,
 
 from ablebox.core.cabinet.design import Case as Case_
 from ablebox.core.cabinet.kinds import KINDS
+from ablebox.core.case.back_none import NoBack
 from ablebox.core.case.inside.layout import Bay
 from ablebox.core.drawing.exploded import Look
 from ablebox.core.drawing.shapes import Label
@@ -350,6 +351,77 @@ class Fronts(UiCase):
         self.assertEqual(after.ticks % self.window.desk.document.project.units.step.ticks, 0)
         self.act("undo")
 
+    def choose(self, name: str, words: str) -> None:
+        """Choose an entry of a list with the arrow keys, as one without a mouse does."""
+        combo = self.find(QComboBox, name)
+        combo.setFocus()
+        for _ in range(combo.count()):
+            combo = self.find(QComboBox, name)
+            at = combo.findText(words)
+            self.assertGreaterEqual(at, 0, f"{words} is not offered")
+            if combo.currentIndex() == at:
+                return
+            combo.setFocus()
+            down = combo.currentIndex() < at
+            QTest.keyClick(combo, Qt.Key.Key_Down if down else Qt.Key.Key_Up)
+            self.settle()
+        self.assertEqual(self.find(QComboBox, name).currentText(), words)
+
+    def test_an_end_is_closed_with_a_false_door_and_the_back_says_why_not(self) -> None:
+        self.choose("choose-side", "Right end")
+        self.press("close-case")
+        self.assertIn("false door", self.names())
+        self.click("face", "cell:right_end.face")
+        self.choose("form:right_end.face.making", "slab, applied frame")
+        self.assertIn("false door: applied stile", self.names())
+        before = self.window.desk.document.project
+        self.choose("choose-side", "Back")
+        self.press("close-case")
+        self.assertIn("a back is in their way", self.snag())
+        self.assertEqual(self.window.desk.document.project, before)
+        self.window.desk.set_case("no back", back=NoBack())
+        self.settle()
+        self.press("close-case")
+        self.assertEqual(self.names().count("door, left"), 2)
+        self.press("open-front")
+        self.choose("choose-side", "Front")
+        self.assertEqual(self.find(QComboBox, "choose-fit").currentText(), "full overlay")
+        self.act("undo")
+        self.assertEqual(self.names().count("door, left"), 1)
+
+    def test_every_kind_of_cell_is_a_click_away_and_says_what_it_needs(self) -> None:
+        wanted = {
+            "door": "door, left", "drawer": "drawer front", "pull-out-front": "pull-out front", "false-front": "false front",
+            "flap": "flap, opens up", "pair": "door, right",
+        }  # fmt: skip
+        for name, part in wanted.items():
+            self.press(f"cell:{name}")
+            self.assertIn(part, self.names())
+            bought = [text for text in self.words(self.window.tape) if "×" in text]
+            self.assertTrue(bought, name)
+        self.press("cell:appliance")
+        self.assertFalse([name for name in self.names() if "door" in name])
+        field = self.find(QLineEdit, "tape:A/fronts.face.width")
+        field.setFocus()
+        self.type("30")
+        self.assertIn("the oven is 30 in width", self.snag())
+
+    def test_one_front_has_a_fit_of_its_own_and_drawers_stand_behind_a_door(self) -> None:
+        self.press("split-above")
+        self.click("face", "cell:fronts.face.cells.0")
+        self.choose("form:fronts.face.cells.0.fit", "inset")
+        door = self.window.desk.document.made.assembly("A").part("door.left.1")
+        self.assertEqual(door.box.low[1], 0)
+        self.click("face", "cell:fronts.face.cells.1")
+        inner = self.find(QSpinBox, "form:fronts.face.cells.1.inner.count")
+        inner.setFocus()
+        QTest.keyClick(inner, Qt.Key.Key_Up)
+        self.settle()
+        self.assertIn("wide-angle hinges, full overlay", self.window.desk.document.made.assembly("A").hardware)
+        self.assertTrue(
+            any(part.role.startswith("inner.2.1.") for part in self.window.desk.document.made.assembly("A").parts)
+        )
+
     def test_fit_and_making_are_chosen_for_all_fronts(self) -> None:
         for name, steps, what in (("choose-fit", 3, "inset"), ("choose-making", 3, "frame and panel")):
             combo = self.find(QComboBox, name)
@@ -505,6 +577,29 @@ class Rack(UiCase):
         self.assertEqual(
             (self.rack().edgings[-1].name, self.rack().edgings[-1].thickness), ("walnut strip", inches("1/8"))
         )
+
+    def test_the_catalogue_of_hardware_is_changed_kind_by_kind(self) -> None:
+        kinds = self.find(QComboBox, "hardware-kind")
+        kinds.setCurrentIndex(kinds.findData("frame-hinge"))
+        kinds.activated.emit(kinds.currentIndex())
+        self.settle()
+        first = self.find(QLineEdit, "hardware-name:1").text()
+        self.overtype("hardware-name:1", "my own hinge")
+        self.overtype("field:hardware/my own hinge/takes", "5/16")
+        self.overtype("angle:hardware:1", "95")
+        self.overtype("carries:hardware:1", "20")
+        self.overtype("price:item:1", "4.50")
+        own = next(item for item in self.rack().hardware if item.name == "my own hinge")
+        self.assertEqual((own.takes, own.angle, own.price), (inches("5/16"), 95, 450))
+        self.assertAlmostEqual((own.kilograms or 0) / 0.453592, 20, places=1)
+        self.overtype("hardware-name:1", self.find(QLineEdit, "hardware-name:2").text())
+        self.assertIn("another item called", self.snag())
+        count = len(self.rack().hardware)
+        self.press("add-hardware")
+        self.assertEqual(len(self.rack().hardware), count + 1)
+        self.press("remove-hardware:1")
+        self.assertNotIn("my own hinge", [item.name for item in self.rack().hardware])
+        self.assertNotIn(first, [item.name for item in self.rack().hardware])
 
     def test_hardware_takes_prices_and_a_wrong_size_loses_nothing(self) -> None:
         self.overtype("price:hardware:1", "0.85")
