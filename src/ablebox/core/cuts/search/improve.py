@@ -44,6 +44,8 @@ _GIVE_UP = 8
 _MOST_OFFCUTS = 12
 #: Steps after which it is judged whether joining pays.
 _KNOWN_AFTER = 16
+#: Ways of joining that are tried before one is fitted, fewer where there are many blanks.
+_JOINED_AT_ONCE, _JOINED = 16, 700
 _STOPS = (0.0, 0.0, 0.02, 0.05, 0.2)
 _MANY = 700
 
@@ -186,7 +188,12 @@ class Improver:
                 self._pool, self._whole = list(self.blanks), 0
             bed = self.lays[0].bed
             joiner = Joiner(bed.length, bed.width, self.rng)
-            sheets, rest = joiner.whole_sheets(joiner.join(self._pool, self.rng.choice(_STOPS)))
+            tried = [
+                joiner.whole_sheets(joiner.join(self._pool, self.rng.choice(_STOPS)))
+                for _ in range(max(1, min(_JOINED_AT_ONCE, _JOINED // len(self._pool))))
+            ]
+            # What leaves the fewest blanks beside most whole sheets is the nearest to a plan.
+            sheets, rest = max(tried, key=lambda way: (len(way[0]), -len(way[1])))
             self._set_aside(sheets)
             slots = len(self.lays) - 1 - self._whole
             if slots < 0:

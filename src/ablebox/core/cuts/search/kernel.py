@@ -159,6 +159,7 @@ def improve(  # type: ignore[no-untyped-def]
                               new_where, new_x, new_y, new_turned)  # fmt: skip
         else:
             left = m
+            exact = 1.2 + 3.0 * np.random.random() ** 2
             order2 = mine[:m].copy()
             while free > 0 and left > 0:
                 # The smallest rectangle first: what fits it best goes there, or it stays empty.
@@ -178,7 +179,7 @@ def improve(  # type: ignore[no-untyped-def]
                             continue
                         key = area[i] * (1.0 + jitter * np.random.random())
                         if da == 0 or db == 0:
-                            key *= 1.5
+                            key *= exact
                         elif da < smallest or db < smallest:
                             key *= 1.1
                         if key > best_key:
@@ -306,6 +307,7 @@ def sequence(  # type: ignore[no-untyped-def]
             rule = np.random.randint(0, 4)
             jitter = 0.05 + 0.6 * np.random.random()
             sharp = 0.3 + 1.2 * np.random.random()
+            exact = 1.0 + sharp + 2.0 * np.random.random() ** 2
             while free > 0 and m > 0:
                 f = 0
                 for g in range(1, free):
@@ -332,7 +334,9 @@ def sequence(  # type: ignore[no-untyped-def]
                             continue
                         over = min(da / fl[f], db / fw[f])
                         this = worth[i] * (1.0 + jitter * np.random.random())
-                        if over < 0.04:
+                        if da == 0 or db == 0:
+                            this *= exact
+                        elif over < 0.04:
                             this *= 1.0 + sharp * (1.0 - 25.0 * over)
                         if this > key:
                             key, at, turn = this, j, t == 1
