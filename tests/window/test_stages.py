@@ -442,6 +442,24 @@ class PartsAndSheets(UiCase):
         super().setUp()
         self.demo()
 
+    def test_a_sheet_is_cut_and_a_spoiled_piece_made_again(self) -> None:
+        self.key(Qt.Key.Key_5, CTRL)
+        planner = self.window.desk.planner
+        before = sum(len(plan.sheets) for plan in planner.plans.values())
+        code = next(iter(planner.plans.values())).sheets[0].spots[0].code
+        self.press("sheet-cut")
+        self.assertLess(sum(len(plan.sheets) for plan in planner.plans.values()), before)
+        self.assertTrue(self.window.desk.document.project.done)
+        self.key(Qt.Key.Key_4, CTRL)
+        self.window.desk.selection.select(part=code)
+        self.settle()
+        self.press("part-spoiled")
+        pieces = {piece.code for plan in planner.plans.values() for piece in plan.problem.pieces}
+        self.assertIn(code, pieces)
+        self.act("undo")
+        self.act("undo")
+        self.assertEqual(sum(len(plan.sheets) for plan in planner.plans.values()), before)
+
     def test_the_cut_walk_goes_cut_by_cut_with_the_space_bar(self) -> None:
         self.key(Qt.Key.Key_5, CTRL)
         sheet = self.find(DrawingView, "sheet")

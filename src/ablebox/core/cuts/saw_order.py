@@ -10,6 +10,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 from enum import Enum
 
+from ..lengths import inches
 from .plan import CutSheet, Spot
 
 
@@ -62,6 +63,15 @@ class Cutting:
 
     cuts: tuple[SawCut, ...]
     rests: tuple[Board, ...]
+
+
+#: Rests with both sides at least this long are worth keeping (strips under about 2 in are scrap, common practice).
+WORTH_KEEPING = inches(4)
+
+
+def worth_keeping(rest: Board) -> bool:
+    """Whether a rest is an offcut to keep rather than scrap."""
+    return min(rest.length, rest.width) >= WORTH_KEEPING.ticks
 
 
 def cutting(sheet: CutSheet, kerf: int, trim: int) -> Cutting:

@@ -7,20 +7,12 @@ from collections.abc import Mapping
 
 from ..cuts.apart import Loose, after
 from ..cuts.plan import CutSheet, Plan
-from ..cuts.saw_order import Board, CutWay, SawCut, cutting
-from ..lengths import TICKS_PER_MM, Length, inches
+from ..cuts.saw_order import Board, CutWay, SawCut, cutting, worth_keeping
+from ..lengths import TICKS_PER_MM, Length
 from ..parts.listing import Part
 from ..units import Units
 from .palette import tint
 from .shapes import Area, Dimension, Drawing, Label, Path
-
-#: Rests with both sides at least this long are worth keeping (strips under about 2 in are scrap, common practice).
-WORTH_KEEPING = inches(4)
-
-
-def worth_keeping(rest: Board) -> bool:
-    """Whether a rest is an offcut to keep rather than scrap."""
-    return min(rest.length, rest.width) >= WORTH_KEEPING.ticks
 
 
 def sheet_view(

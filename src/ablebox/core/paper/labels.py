@@ -15,6 +15,7 @@ import segno
 from ..cuts.plan import Plan
 from ..parts.listing import Part
 from ..parts.words import edges, grain
+from ..shop.cut_off import cut_already
 from ..shop.made import Made
 from ..units import System
 from .pdf_canvas import PdfCanvas
@@ -98,9 +99,11 @@ def _in_order(made: Made, plans: Mapping[str, Plan]) -> list[tuple[Part, str, st
                 if part is not None:
                     k = used.get(part.code, 0)
                     used[part.code] = k + 1
-                    found.append((part, part.pieces[k], f"{goods.name}, sheet {number}"))
+                    piece = part.pieces[cut_already(made.project, part) + k]
+                    found.append((part, piece, f"{goods.name}, sheet {number}"))
     for part in made.parts:
-        for piece in part.pieces[used.get(part.code, 0) :]:
+        planned = used.get(part.code, 0) + cut_already(made.project, part)
+        for piece in part.pieces[planned:]:
             found.append((part, piece, part.goods.name))
     return found
 

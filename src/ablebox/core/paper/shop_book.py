@@ -11,12 +11,12 @@ from collections.abc import Mapping, Sequence
 
 from ..bench.settings import BITS, settings
 from ..cuts.plan import CutSheet, Plan
-from ..cuts.saw_order import Cutting, CutWay, SawCut, cutting
+from ..cuts.saw_order import Cutting, CutWay, SawCut, cutting, worth_keeping
 from ..drawing import case_views
 from ..drawing.exploded import Look, exploded
 from ..drawing.part_view import part_view
 from ..drawing.replay import fitted, replay
-from ..drawing.sheet_view import sheet_view, worth_keeping
+from ..drawing.sheet_view import sheet_view
 from ..lengths import Length
 from ..parts.listing import Part
 from ..parts.words import describe, drill, edges, grain

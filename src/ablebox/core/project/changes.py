@@ -144,4 +144,5 @@ def delete_case(project: Project, letter: str) -> Project:
         project,
         cases=tuple(case for case in project.cases if case.letter != letter),
         measured={k: v for k, v in project.measured.items() if not k.startswith(f"{letter}/")},
+        done=tuple(piece for piece in project.done if not piece.place.startswith(f"{letter}/")),
     )

@@ -7,7 +7,7 @@ Format history (see docs/file-format.md):
 2. Every school of construction: a case has frame, inside, cut-outs, scribes, load and turn; bottom and
    fixed members name their joint; the rack has boards, prices, and what each stock is made of.
 3. Fronts on every side of a case, each with a fit of its own and grain that may run through; drawer boxes of any
-   shape; hardware with the figures it is chosen by.
+   shape; hardware with the figures it is chosen by; the pieces that are cut.
 """
 
 from __future__ import annotations

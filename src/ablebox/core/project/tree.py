@@ -16,6 +16,23 @@ from ..units import System, Units
 
 
 @dataclass(frozen=True, slots=True)
+class DonePiece:
+    """A piece that has been cut.
+
+    Args:
+        place: case and role of the part it is for, such as ``A/side.left``.
+        goods: code of the stock it was cut from.
+        length: as it was cut.
+        width: as it was cut.
+    """
+
+    place: str
+    goods: str
+    length: Length
+    width: Length
+
+
+@dataclass(frozen=True, slots=True)
 class Project:
     """A project.
 
@@ -27,6 +44,7 @@ class Project:
         rack: stock and saw.
         cases: the cases, left to right.
         measured: measurements that overrule sums, by the sum's key.
+        done: pieces that have been cut; they are not planned again.
     """
 
     name: str
@@ -36,6 +54,7 @@ class Project:
     rack: Rack
     cases: tuple[Case, ...]
     measured: Mapping[str, Length] = field(default_factory=dict)
+    done: tuple[DonePiece, ...] = ()
 
     def __post_init__(self) -> None:
         letters = [case.letter for case in self.cases]
@@ -48,6 +67,9 @@ class Project:
                     raise ValueError(
                         f"case {case.letter} names {words[kind]} “{code}”, which the project does not have"
                     )
+        places = [piece.place for piece in self.done]
+        if len(set(places)) != len(places):
+            raise ValueError("a piece is cut once for its place")
         if any(length <= ZERO for length in self.measured.values()):
             raise ValueError("a measured size is above 0")
 

@@ -32,6 +32,7 @@ def upgraded_shop(shop: Any, version: int) -> Any:
     if version > 1 or not isinstance(shop, dict):
         return shop
     shop = _to_3({**shop})
+    shop.pop("done", None)
     if isinstance(shop.get("presets"), dict):
         shop["presets"] = {name: _fronts_of_to_3(way) for name, way in shop["presets"].items()}
     return shop
@@ -135,7 +136,8 @@ def _fronts_to_2(fronts: dict[str, Any]) -> dict[str, Any]:
 
 
 def _to_3(project: dict[str, Any]) -> dict[str, Any]:
-    """Fronts on every side, each with a fit of its own; hardware with the figures it is chosen by."""
+    """Fronts on every side, each with a fit of its own; hardware with the figures it is chosen by; what is cut."""
+    project["done"] = []
     if isinstance(project.get("cases"), list):
         project["cases"] = [_case_to_3(case) for case in project["cases"]]
     rack = project.get("rack")

@@ -3,6 +3,7 @@
 
 from __future__ import annotations
 
+from collections import Counter
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
 from functools import cached_property
@@ -116,15 +117,31 @@ class Made:
     def problems(self) -> dict[str, Problem]:
         """What is to be cut from each kind of sheet, by its code; only those that are needed."""
         found = {}
+        done = {piece.place for piece in self.project.done}
         for goods in self.project.rack.goods:
-            pieces = tuple(_piece(part) for part in self.parts if part.goods.code == goods.code)
+            left = (
+                (part, sum(f"{part.case}/{role}" not in done for role in part.roles))
+                for part in self.parts
+                if part.goods.code == goods.code
+            )
+            pieces = tuple(_piece(part, count) for part, count in left if count)
             if pieces:
                 saw = self.project.rack.saw
                 supplies = tuple(_supply(i, sheet, self.units) for i, sheet in enumerate(goods.sheets))
                 bare = Problem(pieces, supplies, saw.kerf.ticks, saw.trim.ticks)
-                fitting = tuple(block for block in self.blocks.get(goods.code, ()) if bare.fits(block))
-                found[goods.code] = replace(bare, blocks=fitting)
+                found[goods.code] = replace(bare, blocks=self._whole_blocks(bare, goods.code))
         return found
+
+    def _whole_blocks(self, bare: Problem, code: str) -> tuple[Block, ...]:
+        """Return the blocks that a sheet holds and of which nothing has been cut yet."""
+        left = Counter({piece.code: piece.count for piece in bare.pieces})
+        found = []
+        for block in self.blocks.get(code, ()):
+            wanted = Counter(member.code for member in block.members)
+            if bare.fits(block) and all(left[name] >= count for name, count in wanted.items()):
+                left -= wanted
+                found.append(block)
+        return tuple(found)
 
     @cached_property
     def blocks(self) -> dict[str, tuple[Block, ...]]:
@@ -168,11 +185,11 @@ def _collect(number: Reckoned, found: dict[str, Reckoned]) -> None:
         _collect(term.item, found)
 
 
-def _piece(part: Part) -> Piece:
+def _piece(part: Part, count: int) -> Piece:
     length, width, fixed = part.cut_length.length.ticks, part.cut_width.length.ticks, part.grain is not Grain.ANY
     if part.grain is Grain.WIDTH:
         length, width = width, length
-    return Piece(part.code, length, width, part.count, fixed)
+    return Piece(part.code, length, width, count, fixed)
 
 
 def _supply(index: int, sheet: Sheet, units: Units) -> Supply:

@@ -4,12 +4,27 @@
 from __future__ import annotations
 
 from ..shop.made import Made
-from . import appliance, built, fit, fronts, grain, hardware, holes, joints, neighbours, opening, readings, sag, stock
+from . import (
+    appliance,
+    built,
+    cut_pieces,
+    fit,
+    fronts,
+    grain,
+    hardware,
+    holes,
+    joints,
+    neighbours,
+    opening,
+    readings,
+    sag,
+    stock,
+)
 from .snag import Check, Snag
 
 CHECKS: tuple[Check, ...] = (
     *fit.CHECKS, *built.CHECKS, *stock.CHECKS, *joints.CHECKS, *neighbours.CHECKS, *holes.CHECKS, *fronts.CHECKS,
-    *opening.CHECKS, *hardware.CHECKS, *appliance.CHECKS, *grain.CHECKS, *sag.CHECKS, *readings.CHECKS,
+    *opening.CHECKS, *hardware.CHECKS, *appliance.CHECKS, *grain.CHECKS, *cut_pieces.CHECKS, *sag.CHECKS, *readings.CHECKS,
 )  # fmt: skip
 
 

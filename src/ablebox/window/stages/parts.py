@@ -25,6 +25,7 @@ from ...core.drawing.part_view import part_view
 from ...core.drawing.shapes import Drawing
 from ...core.parts.listing import Part
 from ...core.parts.words import describe, edges
+from ...core.shop.cut_off import cut_already, spoiled
 from .. import theme
 from ..desk import Desk
 from ..qt_canvas import draw_text, text_width
@@ -202,8 +203,19 @@ class PartsStage(Stage):
             add.setObjectName(f"add-extra:{name}")
             add.clicked.connect(lambda _, record=record: self._work_on(part, record))
             column.addWidget(add)
+        cut = cut_already(self.desk.document.project, part)
+        if cut:
+            column.addSpacing(8)
+            column.addWidget(Words(f"{cut} of {part.count} cut", 15, True, "settled"))
+            again = QPushButton("One is spoiled, make it again")
+            again.setObjectName("part-spoiled")
+            again.clicked.connect(lambda: self._again(part))
+            column.addWidget(again)
         if part.count > 1:
             column.addWidget(Words(f"Added to all {part.count} of them.", 13, colour="quiet"))
+
+    def _again(self, part: Part) -> None:
+        self.desk.change(f"{part.code} is made again", spoiled(self.desk.document.project, part))
 
     def _work_on(self, part: Part, record: type) -> None:
         project = self.desk.document.project

@@ -19,10 +19,11 @@ from PyQt6.QtWidgets import (
 )
 
 from ...core.cuts.plan import CutSheet, Plan
-from ...core.cuts.saw_order import CutWay, cutting
+from ...core.cuts.saw_order import CutWay, cutting, worth_keeping
 from ...core.drawing.shapes import Drawing
-from ...core.drawing.sheet_view import sheet_view, worth_keeping
+from ...core.drawing.sheet_view import sheet_view
 from ...core.lengths import Length
+from ...core.shop.cut_off import sheet_cut
 from ...core.shop.plans import verdict
 from ..desk import Desk
 from ..widgets.drawing_view import DrawingView
@@ -128,6 +129,11 @@ class SheetsStage(Stage):
             button.setToolTip(f"{words}: {'Space' if by > 0 else 'Backspace'} on the sheet")
             button.clicked.connect(partial(self._walk_by_button, by))
             row.addWidget(button)
+        cut = QPushButton("It is cut")
+        cut.setObjectName("sheet-cut")
+        cut.setToolTip("Take this sheet off the rack, and put its offcuts on it")
+        cut.clicked.connect(self._is_cut)
+        row.addWidget(cut)
         row.addWidget(self._progress)
         row.addWidget(self._stop)
         row.addWidget(self._again)
@@ -147,6 +153,16 @@ class SheetsStage(Stage):
         self._made[sheet] = max(0, min(cuts, self._made.get(sheet, 0) + by))
         self._show()
         self.desk.selection.changed.emit()
+
+    def _is_cut(self) -> None:
+        """Take the sheet at hand off the rack: its pieces are done, its offcuts are kept."""
+        here = self.current()
+        if here is None:
+            return
+        code, plan, sheet, number = here
+        made = self.desk.document.made
+        name = made.project.rack.sheet_goods(code).name
+        self.desk.change(f"{name}, sheet {number} is cut", sheet_cut(made, code, plan, sheet))
 
     def sheets(self) -> list[tuple[str, Plan, CutSheet, int]]:
         """Return all sheets in order: material, plan, sheet, and its number within the plan."""

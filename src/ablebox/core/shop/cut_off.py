@@ -1,0 +1,77 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""What is cut comes off the rack, and what is left of it goes back; a spoiled piece is planned again."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from ..cuts.plan import CutSheet, Plan
+from ..cuts.saw_order import cutting, worth_keeping
+from ..lengths import Length
+from ..parts.listing import Part
+from ..project.rack_edits import with_stock
+from ..project.tree import DonePiece, Project
+from ..stock import Sheet
+from .made import Made
+
+
+def sheet_cut(made: Made, code: str, plan: Plan, sheet: CutSheet) -> Project:
+    """Return the project with a sheet cut: its pieces are done, it is off the rack, offcuts worth keeping are on it.
+
+    Args:
+        made: what was made.
+        code: of the stock.
+        plan: the plan the sheet belongs to.
+        sheet: the sheet.
+    """
+    project = made.project
+    done = {piece.place for piece in project.done}
+    by_code = {part.code: part for part in made.parts}
+    pieces = list(project.done)
+    for spot in sheet.spots:
+        part = by_code[spot.code]
+        place = next(place for place in places(part) if place not in done)
+        done.add(place)
+        pieces.append(DonePiece(place, code, part.cut_length.length, part.cut_width.length))
+    rows = _without(list(project.rack.sheet_goods(code).sheets), sheet)
+    for rest in cutting(sheet, plan.problem.kerf, plan.problem.trim).rests:
+        if worth_keeping(rest):
+            rows = _with_offcut(rows, Length(rest.length), Length(rest.width))
+    return replace(with_stock(project, code, sheets=tuple(rows)), done=tuple(pieces))
+
+
+def places(part: Part) -> list[str]:
+    """Return the places of a part's pieces, as they are named when they are cut."""
+    return [f"{part.case}/{role}" for role in part.roles]
+
+
+def cut_already(project: Project, part: Part) -> int:
+    """Return how many pieces of a part have been cut."""
+    done = {piece.place for piece in project.done}
+    return sum(place in done for place in places(part))
+
+
+def spoiled(project: Project, part: Part) -> Project:
+    """Return the project with one piece of a part to be made again; what else is cut stays cut."""
+    own = set(places(part))
+    last = next((piece for piece in reversed(project.done) if piece.place in own), None)
+    return replace(project, done=tuple(piece for piece in project.done if piece is not last))
+
+
+def _without(rows: list[Sheet], sheet: CutSheet) -> list[Sheet]:
+    """Return the sheets of a stock with one less of those that are counted; used up offcuts disappear."""
+    supply = sheet.supply
+    size = (supply.length, supply.width, supply.offcut)
+    for i, row in enumerate(rows):
+        if (row.length.ticks, row.width.ticks, row.offcut) == size and row.count:
+            left = replace(row, count=row.count - 1)
+            gone = row.offcut and left.count == 0
+            return [*rows[:i], *([] if gone else [left]), *rows[i + 1 :]]
+    return rows
+
+
+def _with_offcut(rows: list[Sheet], length: Length, width: Length) -> list[Sheet]:
+    for i, row in enumerate(rows):
+        if row.offcut and (row.length, row.width) == (length, width):
+            return [*rows[:i], replace(row, count=(row.count or 0) + 1), *rows[i + 1 :]]
+    return [*rows, Sheet(length, width, 1, True)]
