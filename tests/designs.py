@@ -28,9 +28,9 @@ from ablebox.core.case.top_full import FullTop
 from ablebox.core.fronts.cell.appliance import ApplianceSpace
 from ablebox.core.fronts.cell.door import Door
 from ablebox.core.fronts.cell.empty import OpenCell
+from ablebox.core.fronts.cell.inner import InnerDrawers
 from ablebox.core.fronts.cell.pair import Pair
 from ablebox.core.fronts.drawer.box import SHAPES, DrawerBox
-from ablebox.core.fronts.drawer.inner import InnerDrawers
 from ablebox.core.fronts.face import FaceFronts, Line, Stack
 from ablebox.core.fronts.fit.full_overlay import FullOverlay
 from ablebox.core.fronts.making.applied_frame import AppliedFrame

@@ -23,9 +23,9 @@ from ablebox.core.fronts.cell.appliance import ApplianceSpace
 from ablebox.core.fronts.cell.door import Door
 from ablebox.core.fronts.cell.drawer import Drawer
 from ablebox.core.fronts.cell.false_front import FalseFront
+from ablebox.core.fronts.cell.inner import InnerDrawers
 from ablebox.core.fronts.cell.pull_out_front import PullOutFront
 from ablebox.core.fronts.drawer.box import DrawerBox
-from ablebox.core.fronts.drawer.inner import InnerDrawers
 from ablebox.core.fronts.drawer.slides import CentreMount, Undermount
 from ablebox.core.fronts.face import FaceFronts, Line, Stack
 from ablebox.core.fronts.fit.inset_fit import Inset

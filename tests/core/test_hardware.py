@@ -14,8 +14,8 @@ from ablebox.core.case.base_feet import Feet
 from ablebox.core.case.inside.layout import Bay
 from ablebox.core.case.inside.shelves_on_pins import PinShelves
 from ablebox.core.fronts.cell.flap import Flap
+from ablebox.core.fronts.cell.inner import InnerDrawers
 from ablebox.core.fronts.drawer.box import DrawerBox
-from ablebox.core.fronts.drawer.inner import InnerDrawers
 from ablebox.core.fronts.drawer.slides import SideMount, Undermount
 from ablebox.core.fronts.face import FaceFronts, Stack
 from ablebox.core.fronts.fit.full_overlay import FullOverlay

@@ -9,13 +9,13 @@ from ...assembly.part import Hand
 from ...case.shell import Work
 from ...lengths import inches
 from ..area import Area
-from ..drawer.inner import InnerDrawers
 from ..fit.choice import OwnFit
 from ..fit.same import LikeOthers
 from ..hanging import hang
 from ..making.choice import OwnMaking
 from ..making.same import LikeDoors
 from .context import FaceContext
+from .inner import InnerDrawers
 
 
 @dataclass(frozen=True, slots=True)

@@ -13,13 +13,13 @@ from ...case.screws import buy_screws
 from ...case.shell import Work
 from ...lengths import Length, inches
 from ..area import Area
-from ..drawer.hung_box import BoxPlace, hang_box
 from ..fit.choice import OwnFit
 from ..fit.same import LikeOthers
 from ..making.choice import OwnMaking
 from ..making.same import LikeDoors
 from .context import FaceContext
 from .drawer import box_place
+from .hung_box import BoxPlace, hang_box
 
 
 @dataclass(frozen=True, slots=True)

@@ -15,11 +15,12 @@ from ...case.shell import Shell, Work
 from ...lengths import Length, inches
 from ...reckoning import Reckoned
 from ..leaf import Leaf
+from .one_piece import OnePiece
 from .slab import Slab
 
 
 @dataclass(frozen=True, slots=True)
-class AppliedFrame:
+class AppliedFrame(OnePiece):
     """Choices of an applied frame.
 
     Args:
@@ -49,18 +50,6 @@ class AppliedFrame:
         """Return how thick slab and strips are together."""
         total = self._slab.thickness(shell) + self._strip(shell)
         return Reckoned(total.length, "front thickness", terms=total.terms)
-
-    def hinge_role(self, leaf: Leaf) -> str:
-        """Return the role of the part the hinge cups are bored into: the slab behind."""
-        return leaf.role
-
-    def free_role(self, leaf: Leaf) -> str:
-        """Return the role of the part at the edge away from the hinges."""
-        return leaf.role
-
-    def middle_role(self, leaf: Leaf) -> str:
-        """Return the role of the part in its middle."""
-        return leaf.role
 
     def build(self, shell: Shell, leaf: Leaf) -> Work:
         """Return the slab and its strips.

@@ -15,15 +15,15 @@ from ...assembly.solid import Box
 from ...case.fields import check_names, one_of, size, stock
 from ...case.shell import Shell, Work
 from ...lengths import ZERO, Length, inches, millimetres
-from ...reckoning import Reckoned
 from ..leaf import Leaf
 from .frame_panel import lip_frame
+from .one_piece import OnePiece
 
 CORNERS = {"uprights": "overlapped, uprights through", "levels": "overlapped, rails through", "mitred": "mitred"}
 
 
 @dataclass(frozen=True, slots=True)
-class EdgedSlab:
+class EdgedSlab(OnePiece):
     """Choices of a slab with solid edging.
 
     Args:
@@ -42,22 +42,6 @@ class EdgedSlab:
 
     def __post_init__(self) -> None:
         check_names(self)
-
-    def thickness(self, shell: Shell) -> Reckoned:
-        """Return how thick it is."""
-        return shell.rack.sheet_goods(self.goods).reckoned_thickness("front thickness", shell.units)
-
-    def hinge_role(self, leaf: Leaf) -> str:
-        """Return the role of the part the hinge cups are bored into."""
-        return leaf.role
-
-    def free_role(self, leaf: Leaf) -> str:
-        """Return the role of the part at the edge away from the hinges."""
-        return leaf.role
-
-    def middle_role(self, leaf: Leaf) -> str:
-        """Return the role of the part in its middle."""
-        return leaf.role
 
     def build(self, shell: Shell, leaf: Leaf) -> Work:
         """Return the core and its four strips.

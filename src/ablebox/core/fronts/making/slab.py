@@ -10,12 +10,12 @@ from ...assembly.solid import Box
 from ...case.fields import band, stock
 from ...case.shell import Shell, Work
 from ...lengths import Length, millimetres
-from ...reckoning import Reckoned
 from ..leaf import Leaf
+from .one_piece import OnePiece
 
 
 @dataclass(frozen=True, slots=True)
-class Slab:
+class Slab(OnePiece):
     """Choices of a slab.
 
     Args:
@@ -27,22 +27,6 @@ class Slab:
     edging: str = band("band of the fronts", "veneer")
 
     words = "slab"
-
-    def thickness(self, shell: Shell) -> Reckoned:
-        """Return how thick it is."""
-        return shell.rack.sheet_goods(self.goods).reckoned_thickness("front thickness", shell.units)
-
-    def hinge_role(self, leaf: Leaf) -> str:
-        """Return the role of the part the hinge cups are bored into."""
-        return leaf.role
-
-    def free_role(self, leaf: Leaf) -> str:
-        """Return the role of the part at the edge away from the hinges."""
-        return leaf.role
-
-    def middle_role(self, leaf: Leaf) -> str:
-        """Return the role of the part in its middle."""
-        return leaf.role
 
     def build(self, shell: Shell, leaf: Leaf) -> Work:
         """Return the slab.

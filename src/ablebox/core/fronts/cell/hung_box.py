@@ -16,7 +16,7 @@ from ...case.slide_choice import choose_slides, shortest
 from ...hardware import KINDS
 from ...lengths import ZERO, Length, inches, millimetres
 from ...reckoning import Origin, leaf
-from ..cell.context import FaceContext
+from .context import FaceContext
 
 _FIRST, _LAST, _HOLE, _HOLE_DEPTH = millimetres(37), millimetres(50), millimetres(4), millimetres(9)
 

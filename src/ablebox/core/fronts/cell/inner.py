@@ -13,7 +13,7 @@ from ...case.fields import check_names, count, optional_size, size
 from ...case.shell import Work
 from ...lengths import ZERO, Length, inches
 from ..area import Area
-from ..cell.context import FaceContext
+from .context import FaceContext
 from .hung_box import BoxPlace, hang_box
 
 #: How far a door with drawers behind it opens, in degrees.
