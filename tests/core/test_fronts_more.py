@@ -14,6 +14,7 @@ from ablebox.core.assembly.turned import SIDES, seen_from
 from ablebox.core.cabinet.build import build
 from ablebox.core.cabinet.design import Case
 from ablebox.core.case.back_none import NoBack
+from ablebox.core.case.counter.sheet_top import SheetTop
 from ablebox.core.case.inside.layout import Bay
 from ablebox.core.cuts.checker import check as check_plan
 from ablebox.core.cuts.plan import Plan
@@ -165,6 +166,14 @@ class Sides(unittest.TestCase):
         self.assertEqual(sizes(door, "left.door")[1], inches(21))
         for assembly in (false, door):
             self.assertEqual(check(assembly), [])
+
+    def test_a_counter_goes_on_over_the_fronts_of_every_side(self) -> None:
+        """30 wide and a 3/4 false door at the right: 30 3/4; 24 deep + 3/4 + 1 before and 3/4 + 1 behind: 27 1/2."""
+        end = FaceFronts(making=BARE, face=FalseFront(look="door"))
+        assembly = self.island(rear=FaceFronts(making=BARE), right_end=end, counter=SheetTop(edging="", thick_edge=False))
+        top = assembly.part("counter.top")
+        self.assertEqual((top.length.length, top.width.length), wanted("30 3/4", "27 1/2"))
+        self.assertEqual(check(assembly), [])
 
     def test_what_cannot_be_there_is_refused_in_words(self) -> None:
         for sides, words in (

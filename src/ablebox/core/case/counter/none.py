@@ -5,7 +5,6 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from ...lengths import Length
 from ..shell import Shell, Work
 
 
@@ -15,6 +14,6 @@ class NoCounter:
 
     words = "none"
 
-    def build(self, shell: Shell, front: Length) -> Work:
+    def build(self, shell: Shell, around: object) -> Work:
         """Add nothing."""
         return Work()

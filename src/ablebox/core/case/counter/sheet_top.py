@@ -22,6 +22,23 @@ _STAGGER = inches(6)
 
 
 @dataclass(frozen=True, slots=True)
+class Around:
+    """What fronts stand out by at each side of a case; 0 for inset fronts or none.
+
+    Args:
+        front: before the face.
+        rear: behind the back.
+        left: beyond the left end.
+        right: beyond the right end.
+    """
+
+    front: Length = ZERO
+    rear: Length = ZERO
+    left: Length = ZERO
+    right: Length = ZERO
+
+
+@dataclass(frozen=True, slots=True)
 class SheetTop:
     """Choices of a counter.
 
@@ -59,35 +76,48 @@ class SheetTop:
 
     words = "of sheet"
 
-    def build(self, shell: Shell, front: Length) -> Work:
+    def build(self, shell: Shell, around: Around) -> Work:
         """Return the top, its strips and its splash.
 
         Args:
             shell: the case.
-            front: thickness of the fronts that stand before the face; 0 for inset fronts or none.
+            around: what the fronts stand out by at each side; at the back the top then goes on over them as at the front.
 
         Raises:
             SizeImpossible: if a cut-out or the strips have no room.
         """
-        return _Builder(self, shell, front).build()
+        return _Builder(self, shell, around).build()
 
 
 class _Builder:
-    def __init__(self, top: SheetTop, shell: Shell, front: Length) -> None:
+    def __init__(self, top: SheetTop, shell: Shell, around: Around) -> None:
         self.top, self.shell, self.book, self.work = top, shell, shell.book, Work()
         self.t = shell.rack.sheet_goods(top.goods).reckoned_thickness("top thickness", shell.units)
         choose = self.book.chosen
         self.over = choose(top.front, "overhang before the fronts", "counter.front")
-        self.fronts = choose(front, "front thickness", "counter.fronts", "what stands before the face")
+        self.around = around
+        self.fronts = choose(around.front, "front thickness", "counter.fronts", "what stands before the face")
         self.scribe = choose(top.scribe, "scribed off at the wall", "counter.scribe")
-        self.x = -top.left
-        self.y = -front - top.front
+        self.x = -top.left - around.left
+        self.y = -around.front - top.front
+
+    def _beyond(self, side: str) -> Reckoned:
+        """Return what fronts stand out by at another side than the front."""
+        return self.book.chosen(
+            getattr(self.around, side), f"fronts, {side}", f"counter.fronts.{side}", "what stands out there"
+        )
 
     def build(self) -> Work:
         top, shell, book = self.top, self.shell, self.book
         left, right = (book.chosen(getattr(top, s), f"overhang, {s}", f"counter.{s}") for s in ("left", "right"))
-        length = book.named(shell.over_sides + left + right, "counter, length", "counter/length")
+        long = shell.over_sides + left + right
+        for side in ("left", "right"):
+            if getattr(self.around, side):
+                long = long + self._beyond(side)
+        length = book.named(long, "counter, length", "counter/length")
         total = shell.depth + self.fronts + self.over - self.scribe
+        if self.around.rear:
+            total = total + self._beyond("rear") + self.over
         depth = book.named(total, "counter, depth", "counter/depth")
         z = shell.height.length
         if top.thick_edge:
