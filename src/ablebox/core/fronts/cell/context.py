@@ -104,6 +104,11 @@ class FaceContext:
             own.over(edges, side) if outer else own.over_mid(edges, side in ("left", "right"))
             for side, outer in zip(sides, area.outer, strict=True)
         )
+        for side, outer, reach in zip(sides, area.outer, over, strict=True):
+            if outer:
+                shows = edges.member(side).length - reach
+                remedy = "Take a smaller overlay for this front, or a wider member."
+                self.shell.need(shows, ZERO, f"what shows at the {side} of a front with a fit of its own", remedy)
         left, right, low, high = area.opening
         width = self._sized(area, right - left, over[:2], sides[:2], "width")
         height = self._sized(area, high - low, over[2:], sides[2:], "height")
