@@ -170,7 +170,9 @@ class Sides(unittest.TestCase):
     def test_a_counter_goes_on_over_the_fronts_of_every_side(self) -> None:
         """30 wide and a 3/4 false door at the right: 30 3/4; 24 deep + 3/4 + 1 before and 3/4 + 1 behind: 27 1/2."""
         end = FaceFronts(making=BARE, face=FalseFront(look="door"))
-        assembly = self.island(rear=FaceFronts(making=BARE), right_end=end, counter=SheetTop(edging="", thick_edge=False))
+        assembly = self.island(
+            rear=FaceFronts(making=BARE), right_end=end, counter=SheetTop(edging="", thick_edge=False)
+        )
         top = assembly.part("counter.top")
         self.assertEqual((top.length.length, top.width.length), wanted("30 3/4", "27 1/2"))
         self.assertEqual(check(assembly), [])

@@ -102,6 +102,8 @@ class EachSnag(unittest.TestCase):
         (lambda p: _width(p, "28"), "fit.width", Level.STOP, "28 wide in an alcove of 27 1/4", True),
         (lambda p: _width(p, "27"), "fit.spare", Level.WARN, "only 1/4 to spare", True),
         (_mouth, "fit.mouth", Level.STOP, "the mouth is 25", True),
+        (_put("saw/opens", "20"), "saw.fence", Level.NOTE, "wider than the fence opens, 20", False),
+        (_put("saw/smallest", "28"), "saw.small", Level.WARN, "too small to be held at the saw", False),
         (_put("A/height", "97"), "fit.ceiling", Level.STOP, "97 high under a ceiling of 96", True),
         (_put("A/height", "95"), "fit.tip-up", Level.STOP, "cannot be tipped up", True),
         (_put("A/bottom.joint.depth", "3/8"), "joint.too-deep", Level.STOP, "dado 3/8 deep", True),

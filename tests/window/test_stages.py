@@ -596,6 +596,14 @@ class Rack(UiCase):
             (self.rack().edgings[-1].name, self.rack().edgings[-1].thickness), ("walnut strip", inches("1/8"))
         )
 
+    def test_the_saw_says_what_it_cannot_do(self) -> None:
+        self.overtype("rack-saw:opens", "20")
+        self.assertEqual(self.rack().saw.opens, inches(20))
+        self.overtype("rack-saw:opens", "")
+        self.assertIsNone(self.rack().saw.opens)
+        self.overtype("rack-saw:kerf", "3/32")
+        self.assertEqual(self.rack().saw.kerf, inches("3/32"))
+
     def test_the_catalogue_of_hardware_is_changed_kind_by_kind(self) -> None:
         kinds = self.find(QComboBox, "hardware-kind")
         kinds.setCurrentIndex(kinds.findData("frame-hinge"))

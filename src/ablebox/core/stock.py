@@ -206,14 +206,20 @@ class Saw:
     Args:
         kerf: what the blade turns to dust.
         trim: what is cut off each factory edge first; 0 to trust it.
+        opens: how far its fence opens; ``None`` if nobody has said.
+        smallest: what must be left long enough to be held safely; ``None`` if nobody has said.
     """
 
     kerf: Length
     trim: Length
+    opens: Length | None = None
+    smallest: Length | None = None
 
     def __post_init__(self) -> None:
         if self.kerf < ZERO or self.trim < ZERO:
             raise ValueError("kerf and trim are 0 or more")
+        if any(limit is not None and limit <= ZERO for limit in (self.opens, self.smallest)):
+            raise ValueError("what a fence opens to and the smallest piece are above 0, or empty if nobody has said")
 
 
 @dataclass(frozen=True, slots=True)

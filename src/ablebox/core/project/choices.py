@@ -24,6 +24,8 @@ _OUTSIDE = {"width": "width", "height": "height", "depth": "depth"}
 _LISTED = {"widths": "width of bay", "heights": "height of row", "setbacks": "set back of shelf"}
 
 _THIN = millimetres("0.1")
+#: Limits of the saw that may be left open.
+_SAW_LIMITS = {"opens": "how far the fence opens", "smallest": "smallest piece that is held safely"}
 
 
 def choice(project: Project, key: str) -> Choice | None:
@@ -44,6 +46,15 @@ def choice(project: Project, key: str) -> Choice | None:
             return replace(project, rack=replace(project.rack, saw=replace(saw, **{rest: value})))
 
         return Choice(key, rest, getattr(saw, rest), ZERO, put_saw)
+    if head == "saw" and rest in _SAW_LIMITS:
+        name = rest
+
+        def put_limit(value: Length | None) -> Project:
+            limited: dict[str, Any] = {name: value}
+            return replace(project, rack=replace(project.rack, saw=replace(project.rack.saw, **limited)))
+
+        value = getattr(project.rack.saw, name)
+        return Choice(key, _SAW_LIMITS[name], value, _THIN, put_limit, lambda: put_limit(None))
     if head in {case.letter for case in project.cases}:
         return _case_choice(project, key, head, rest)
     return None

@@ -144,7 +144,10 @@ def _to_3(project: dict[str, Any]) -> dict[str, Any]:
     if isinstance(rack, dict) and isinstance(rack.get("hardware"), list):
         figures = {"kind": "other", "size": None, "takes": None, "carries": None, "angle": None}
         items = [{**figures, **item} if isinstance(item, dict) else item for item in rack["hardware"]]
-        project["rack"] = {**rack, "hardware": items}
+        rack = {**rack, "hardware": items}
+        if isinstance(rack.get("saw"), dict):
+            rack["saw"] = {**rack["saw"], "opens": None, "smallest": None}
+        project["rack"] = rack
     return project
 
 

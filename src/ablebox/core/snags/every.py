@@ -18,13 +18,14 @@ from . import (
     opening,
     readings,
     sag,
+    saw,
     stock,
 )
 from .snag import Check, Snag
 
 CHECKS: tuple[Check, ...] = (
     *fit.CHECKS, *built.CHECKS, *stock.CHECKS, *joints.CHECKS, *neighbours.CHECKS, *holes.CHECKS, *fronts.CHECKS,
-    *opening.CHECKS, *hardware.CHECKS, *appliance.CHECKS, *grain.CHECKS, *cut_pieces.CHECKS, *sag.CHECKS, *readings.CHECKS,
+    *opening.CHECKS, *hardware.CHECKS, *appliance.CHECKS, *grain.CHECKS, *cut_pieces.CHECKS, *saw.CHECKS, *sag.CHECKS, *readings.CHECKS,
 )  # fmt: skip
 
 

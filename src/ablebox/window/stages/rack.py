@@ -12,7 +12,7 @@ from ...core.project import rack_edits
 from ...core.stock import Rack
 from ..desk import Desk
 from ..widgets.length_field import LengthField
-from .rack_cards import BandsCard, BoardsCard, SheetsCard
+from .rack_cards import BandsCard, BoardsCard, SawCard, SheetsCard
 from .rack_hardware import CatalogueCard, TakenCard
 
 
@@ -67,6 +67,7 @@ class RackPanel(QScrollArea):
         for boards in rack.boards:
             column.addWidget(BoardsCard(self._desk, boards))
         column.addWidget(BandsCard(self._desk))
+        column.addWidget(SawCard(self._desk))
         column.addWidget(TakenCard(self._desk))
         catalogue = CatalogueCard(self._desk, self._kind)
         catalogue.kinds.activated.connect(lambda _: self._show_kind(catalogue.kinds.currentData()))

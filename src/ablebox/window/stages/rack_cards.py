@@ -291,3 +291,23 @@ class BandsCard(Card):
 
     def _put_price(self, code: str, price: int | None) -> None:
         self._put(code, "price", price=price)
+
+
+class SawCard(Card):
+    """The saw: what it takes, and what it cannot do."""
+
+    def __init__(self, desk: Desk) -> None:
+        super().__init__(desk)
+        self.grid.addWidget(Words("The saw", 15, True), 0, 0)
+        rows = (
+            ("kerf", "kerf", ""), ("trim", "trimmed off each edge", ""),
+            ("opens", "fence opens to", "not said"), ("smallest", "smallest piece held safely", "not said"),
+        )  # fmt: skip
+        for i, (name, words, empty) in enumerate(rows):
+            row, column = 1 + i // 2, 2 * (i % 2)
+            self.caption(row, column, words)
+            field = self.field(f"saw/{name}", words)
+            field.setObjectName(f"rack-saw:{name}")
+            field.setPlaceholderText(empty)
+            self.grid.addWidget(field, row, column + 1)
+        self.grid.setColumnStretch(4, 1)

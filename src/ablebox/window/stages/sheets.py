@@ -199,7 +199,8 @@ class SheetsStage(Stage):
         for field in self._fields:
             field.refresh()
         self._planned()
-        self.rack.refresh()
+        if self._rack_button.isChecked():
+            self.rack.refresh()
         self._show()
 
     def select(self) -> None:
