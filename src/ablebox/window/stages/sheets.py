@@ -123,17 +123,20 @@ class SheetsStage(Stage):
         self._again = QPushButton("Plan again")
         self._again.setObjectName("plan-again")
         self._again.clicked.connect(self.desk.planner.again)
+        self._walking: list[QPushButton] = []
         for name, words, by in (("cut-back", "Back a cut", -1), ("next-cut", "Next cut", 1)):
             button = QPushButton(words)
             button.setObjectName(name)
             button.setToolTip(f"{words}: {'Space' if by > 0 else 'Backspace'} on the sheet")
             button.clicked.connect(partial(self._walk_by_button, by))
             row.addWidget(button)
+            self._walking.append(button)
         cut = QPushButton("It is cut")
         cut.setObjectName("sheet-cut")
         cut.setToolTip("Take this sheet off the rack, and put its offcuts on it")
         cut.clicked.connect(self._is_cut)
         row.addWidget(cut)
+        self._walking.append(cut)
         row.addWidget(self._progress)
         row.addWidget(self._stop)
         row.addWidget(self._again)
@@ -182,6 +185,8 @@ class SheetsStage(Stage):
     def _turn(self) -> None:
         self._pages.setCurrentIndex(1 if self._rack_button.isChecked() else 0)
         self._strip.setVisible(not self._rack_button.isChecked())
+        for button in self._walking:
+            button.setVisible(not self._rack_button.isChecked())
         self.refresh()
         self.desk.selection.changed.emit()
 
