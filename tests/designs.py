@@ -34,6 +34,7 @@ from ablebox.core.fronts.drawer.box import SHAPES, DrawerBox
 from ablebox.core.fronts.face import FaceFronts, Line, Stack
 from ablebox.core.fronts.fit.full_overlay import FullOverlay
 from ablebox.core.fronts.making.applied_frame import AppliedFrame
+from ablebox.core.fronts.making.frame_panel import FramePanel
 from ablebox.core.fronts.making.slab import Slab
 from ablebox.core.fronts.none import NoFronts
 from ablebox.core.fronts.pulls import Pulls
@@ -163,6 +164,8 @@ def _making(rng: Random) -> Any:
     making = _one(rng, "making", "like-doors")
     if isinstance(making, (Slab, AppliedFrame)):
         return replace(making, edging=rng.choice(["", "veneer", "solid"]))
+    if isinstance(making, FramePanel) and rng.random() < 0.4:
+        return replace(making, panel="box", tongue=between(rng, 3, 9))
     return making
 
 

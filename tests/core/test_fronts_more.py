@@ -110,6 +110,24 @@ class ByHand(unittest.TestCase):
             with self.assertRaises(NothingShaped):
                 templates(made)
 
+    def test_a_raised_panel_is_as_flush_as_its_edge_lets_it(self) -> None:
+        """3/4 frame, 1/2 panel with an edge of 1/4: the groove 1/4 behind the face, the field flush with it."""
+        making = FramePanel(panel="box", tongue=inches("1/4"))
+        assembly = built(making=making)
+        self.assertEqual(check(assembly), [])
+        panel, stile = assembly.part("door.left.panel"), assembly.part("door.left.stile.left")
+        self.assertEqual(panel.box.low[1], stile.box.low[1])
+        groove = next(cut for cut in stile.cuts if cut.kind.value == "groove")
+        self.assertEqual(groove.box.high[1] - groove.box.low[1], inches("1/4").ticks)
+        self.assertEqual(groove.box.low[1] - stile.box.low[1], inches("1/4").ticks)
+        bevels = [cut for cut in panel.cuts if cut.name.startswith("bevel")]
+        self.assertEqual({min(cut.box.high[a] - cut.box.low[a] for a in (0, 2)) for cut in bevels},
+                         {(inches("3/8") + inches("1 1/4")).ticks})  # fmt: skip
+        for tongue, words in (("1/2", "raised by"), ("1/16", "edge of the raised panel")):
+            with self.assertRaises(SizeImpossible) as caught:
+                built(making=FramePanel(panel="box", tongue=inches(tongue)))
+            self.assertIn(words, str(caught.exception))
+
     def test_fillers_stand_behind_pulls_in_thin_panels(self) -> None:
         """3/4 frame, 1/4 panel in its middle: one layer of 1/4 behind, an inch beyond screws 160 mm apart."""
         assembly = built(face=D, making=FramePanel(stile=inches(2), rail=inches(2)), size=(24, "34 1/2", 24))

@@ -171,8 +171,16 @@ def _fronts_of_to_3(case: Any) -> Any:
             fronts["box"] = {
                 **fronts["box"], "shape": "level", "front_high": "3 in", "back_above": "0 in", "along": 0, "across": 0,
             }  # fmt: skip
+        for name in ("making", "drawer_fronts"):
+            fronts[name] = _making_to_3(fronts.get(name))
         case["fronts"] = fronts
     return case
+
+
+def _making_to_3(making: Any) -> Any:
+    if isinstance(making, dict) and making.get("school") == "frame-panel":
+        return {**making, "tongue": None, "bevel": "1 1/4 in"}
+    return making
 
 
 def _cell_to_3(cell: Any) -> Any:
@@ -182,7 +190,7 @@ def _cell_to_3(cell: Any) -> Any:
         return {**cell, "cells": [_cell_to_3(each) for each in cell["cells"]]}
     school = cell.get("school")
     if school in ("pair", "door", "drawer", "false-front", "flap"):
-        cell = {**cell, "fit": {"school": "like-others"}}
+        cell = {**cell, "fit": {"school": "like-others"}, "making": _making_to_3(cell.get("making"))}
     if school in ("pair", "door"):
         cell["inner"] = {"count": 0, "high": None, "packer": "1 in", "behind": "1/2 in"}
     if school == "false-front":

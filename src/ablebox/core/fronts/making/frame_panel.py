@@ -12,7 +12,7 @@ from dataclasses import dataclass
 
 from ...assembly.part import Cut, CutKind, Face
 from ...assembly.solid import Box
-from ...case.fields import size, stock
+from ...case.fields import optional_size, size, stock
 from ...case.shell import Shell, Work
 from ...lengths import Length, inches, millimetres
 from ..leaf import Leaf
@@ -31,6 +31,8 @@ class FramePanel(Framed):
         rail: width of the rails.
         groove: depth of the groove, and length of the tongues.
         clearance: what the panel is smaller than its grooves would allow, over both sides.
+        tongue: thickness of the edge of a raised panel, which stands in the groove; ``None`` for a flat panel.
+        bevel: width of the bevel a raised panel shows around its field.
     """
 
     boards: str = stock("boards of the frame", "frame", boards=True)
@@ -39,6 +41,8 @@ class FramePanel(Framed):
     rail: Length = size("rail width", inches("2 1/4"))
     groove: Length = size("groove depth", inches("3/8"))
     clearance: Length = size("clearance of the panel", inches("1/16"), zero=True)
+    tongue: Length | None = optional_size("raised, its edge thick", "flat")
+    bevel: Length = size("bevel of a raised panel", inches("1 1/4"))
 
     words = "frame and panel"
 
@@ -60,7 +64,8 @@ class FramePanel(Framed):
         book = shell.book
         thick = self.thickness(shell)
         pane = shell.rack.sheet_goods(self.panel).reckoned_thickness("panel thickness", shell.units)
-        cheek = (thick.length - pane.length).share(2)[0]
+        edge = self._edge(shell, leaf, pane.length)
+        cheek = (thick.length - edge).share(2)[0]
         shell.need(
             cheek,
             millimetres(3),
@@ -73,14 +78,56 @@ class FramePanel(Framed):
         shell.need(held, millimetres(1), "what the groove holds of the panel", "Make it deeper or the clearance less.")
         groove = book.chosen(self.groove, "groove depth", f"{leaf.made}.groove")
         clearance = book.chosen(self.clearance, "clearance of the panel", f"{leaf.made}.clearance")
-        work = self.members(shell, leaf, groove, clearance, cheek, tongues=True)
+        raised = pane.length - edge
+        shell.need(cheek, raised, f"wood before the raised panel of the {leaf.name}", "Make its edge thicker.")
+        work = self.members(shell, leaf, groove, clearance, cheek - raised, tongues=True)
         whole, panel = work.parts[0].box, work.parts[-1].box
         y = leaf.back - thick.length + cheek
         half = self.clearance.share(2)[0]
-        self._grooves(work, leaf, panel, whole, (y, y + pane.length), (half, self.clearance - half))
+        self._grooves(work, leaf, panel, whole, (y, y + edge), (half, self.clearance - half))
+        if raised:
+            self._raise(shell, work, leaf, panel, raised)
         if leaf.lip:
             lip_frame(shell, work, leaf, thick.length)
         return work
+
+    def _edge(self, shell: Shell, leaf: Leaf, pane: Length) -> Length:
+        """Return the thickness of the panel where it stands in the groove.
+
+        Raises:
+            SizeImpossible: if the edge of a raised panel is thicker than the panel, or far too thin.
+        """
+        if self.tongue is None:
+            return pane
+        place = f"edge of the raised panel in the {leaf.name}"
+        shell.need(self.tongue, millimetres(3), place, "Make it thicker.")
+        shell.need(
+            pane - self.tongue,
+            millimetres(1),
+            f"what the panel of the {leaf.name} is raised by",
+            "Take a thicker panel.",
+        )
+        return self.tongue
+
+    def _raise(self, shell: Shell, work: Work, leaf: Leaf, panel: Box, raised: Length) -> None:
+        """Take the bevel off the panel's front all around: from its edge to the field.
+
+        Raises:
+            SizeImpossible: if the bevels meet.
+        """
+        wide = self.groove + self.bevel
+        for axis in (0, 2):
+            field_ = Length(panel.high[axis] - panel.low[axis]) - wide * 2
+            shell.need(field_, inches(1), f"field of the raised panel in the {leaf.name}", "Make its bevel narrower.")
+        w, front, behind = wide.ticks, panel.low[1], panel.low[1] + raised.ticks
+        (x0, _, z0), (x1, _, z1) = panel.low, panel.high
+        for name, low, high in (
+            ("left", (x0, front, z0), (x0 + w, behind, z1)),
+            ("right", (x1 - w, front, z0), (x1, behind, z1)),
+            ("bottom", (x0 + w, front, z0), (x1 - w, behind, z0 + w)),
+            ("top", (x0 + w, front, z1 - w), (x1 - w, behind, z1)),
+        ):
+            work.cut(f"{leaf.role}.panel", Cut(CutKind.NOTCH, f"bevel, {name} edge", Box(low, high), Face.FRONT))
 
     def _grooves(
         self, work: Work, leaf: Leaf, panel: Box, whole: Box, y: tuple[Length, Length], play: tuple[Length, Length]
