@@ -306,7 +306,9 @@ class _Book:
         if not needs:
             return
         title = "Boards"
-        self.start(title, "Cut the longest first; an inch is off each end of a board, and a kerf between two parts.")
+        self.start(
+            title, "Cut the longest first; an inch (25 mm) is off each end of a board, and a kerf between two parts."
+        )
         for need in needs:
             self.room_for(50, title)
             self.heading(_EDGE, f"{need.goods.name}, {need.board.name}")
