@@ -161,7 +161,7 @@ class TheRest(unittest.TestCase):
         for system in System:
             names = [item.name for item in usual(system)]
             self.assertEqual(len(names), len(set(names)))
-            self.assertEqual({item.kind for item in usual(system)} | {"rod", "other"}, set(KINDS))
+            self.assertEqual({item.kind for item in usual(system)} | {"other"}, set(KINDS))
         with self.assertRaises(ValueError):
             Hardware("slides", "side-mount")
 

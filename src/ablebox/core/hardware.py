@@ -54,7 +54,6 @@ KINDS: dict[str, Kind] = {
     "pin": Kind("shelf pin", "diameter"),
     "foot": Kind("adjustable foot", "height", "adjusts by", "carries"),
     "caster": Kind("caster", "height", carries="carries"),
-    "rod": Kind("hanging rod", "diameter", "span without a support"),
     "other": Kind("other"),
 }
 

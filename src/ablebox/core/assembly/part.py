@@ -3,7 +3,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from enum import Enum
 
 from ..lengths import ZERO, Length
@@ -299,6 +299,15 @@ class Assembly:
             if item.count:
                 found[item.name] = found.get(item.name, 0) + item.count
         return found
+
+    def bought_for(self, place: str) -> list[Bought]:
+        """Return what is bought for the front at a place, equal items counted together."""
+        found: dict[Bought, int] = {}
+        for item in self.bought:
+            if item.place == place and item.count:
+                key = replace(item, count=0)
+                found[key] = found.get(key, 0) + item.count
+        return [replace(item, count=count) for item, count in found.items()]
 
     def parts_of(self, space: FrontSpace) -> list[Placed]:
         """Return the parts of one front, a drawer's box included."""

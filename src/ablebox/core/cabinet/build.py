@@ -13,7 +13,7 @@ from ..case import cutouts, sides
 from ..case.back_none import NoBack
 from ..case.base_frame import BaseFrame
 from ..case.base_hung import Hung
-from ..case.counter.sheet_top import Around
+from ..case.counter.around import Around
 from ..case.extra.apply import worked
 from ..case.frame.face_frame import FaceFrame
 from ..case.inside.fill import check_channels, fill
@@ -78,7 +78,7 @@ def build(
         more = build_side(other, side, shell, lines, tuple(inside.bays), there, isinstance(case.back, NoBack))
         _keep_apart(shell, there, more)
         work.add(more)
-    work.add(case.counter.build(shell, _around(shell, [part for part in work.parts if part.stands == "front"])))
+    work.add(case.counter.build(shell, Around.of(shell, work)))
     work.add(cutouts.cut(shell, case.cutouts, work.parts))
     check_channels(shell, work.cuts)
     parts = tuple(
@@ -125,27 +125,6 @@ def _in_the_wood(shell: Shell, part: Placed) -> Placed:
                         "Make it larger, or move what is fixed to it.",
                     )
     return part
-
-
-_SIDES = ("rear", "left", "right")
-
-
-def _out(by: int) -> Length:
-    return Length(max(0, by))
-
-
-def _around(shell: Shell, fronts: list[Placed]) -> Around:
-    """Return what fronts stand out by at each side: their thickness, or nothing where they are inset or lacking."""
-    width, depth = shell.over_sides.length.ticks, shell.depth.length.ticks
-
-    own = {side: [part.box for part in fronts if part.role.startswith(f"{side}.")] for side in _SIDES}
-    front = [part.box for part in fronts if not part.role.startswith(tuple(f"{side}." for side in _SIDES))]
-    return Around(
-        front=_out(-min((box.low[1] for box in front), default=0)),
-        rear=_out(max((box.high[1] for box in own["rear"]), default=depth) - depth),
-        left=_out(-min((box.low[0] for box in own["left"]), default=0)),
-        right=_out(max((box.high[0] for box in own["right"]), default=width) - width),
-    )
 
 
 def _keep_apart(shell: Shell, before: tuple[Placed, ...], fronts: Work) -> None:

@@ -74,6 +74,7 @@ from ..fronts.making.rabbet_panel import RabbetPanel
 from ..fronts.making.same import LikeDoors
 from ..fronts.making.slab import Slab
 from ..fronts.none import NoFronts
+from ..fronts.side_face import PLACES
 from ..lengths import ZERO, Length, inches
 
 Frame = Frameless | FaceFrame
@@ -193,12 +194,13 @@ class Case:
     @property
     def side_faces(self) -> list[tuple[str, FaceFronts]]:
         """The fronts at other sides than the front, each with the side."""
-        sides = (("rear", self.rear), ("left", self.left_end), ("right", self.right_end))
-        return [(side, fronts) for side, fronts in sides if isinstance(fronts, FaceFronts)]
+        return [(side, fronts) for side, fronts in self._faces() if side != "front"]
 
     @property
     def faces(self) -> list[tuple[str, FaceFronts]]:
         """All its fronts, the front's first, each with its place in the design."""
-        places = ("fronts", "rear", "left_end", "right_end")
-        found = [(place, getattr(self, place)) for place in places]
-        return [(place, fronts) for place, fronts in found if isinstance(fronts, FaceFronts)]
+        return [(PLACES[side], fronts) for side, fronts in self._faces()]
+
+    def _faces(self) -> list[tuple[str, FaceFronts]]:
+        found = [(side, getattr(self, place)) for side, place in PLACES.items()]
+        return [(side, fronts) for side, fronts in found if isinstance(fronts, FaceFronts)]

@@ -82,6 +82,8 @@ def choose_slides(
             or f"it may hold {weigh(load(best))} and the strongest {words} that fit carry {weigh(best.kilograms or 0)}"
         )
     why = f"the longest that fit in {write(room, True)}" if best.length != wanted else "as asked for"
+    if best.length < longest:
+        why = f"longer ones would fit in {write(room, True)}, these are strong enough"
     if best.carries is not None and best in strong:
         why += f" and carry {weigh(load(best))}, {weigh(best.kilograms or 0)} at most"
     return SlideChoice(best, why, lacks)

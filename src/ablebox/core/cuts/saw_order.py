@@ -9,6 +9,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass, replace
 from enum import Enum
+from functools import lru_cache
 
 from ..lengths import inches
 from .plan import CutSheet, Spot
@@ -74,6 +75,7 @@ def worth_keeping(rest: Board) -> bool:
     return min(rest.length, rest.width) >= WORTH_KEEPING.ticks
 
 
+@lru_cache(maxsize=256)
 def cutting(sheet: CutSheet, kerf: int, trim: int) -> Cutting:
     """Return the cuts that free every piece of a checked sheet.
 

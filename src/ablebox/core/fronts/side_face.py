@@ -17,11 +17,16 @@ from ..case.frame.none import Frameless
 from ..case.shell import LEFT, RIGHT, Lines, Shell, Work
 from ..lengths import ZERO, Length, inches
 from ..reckoning import Origin, Reckoned, leaf
+from .cell.door import Door
+from .cell.false_front import FalseFront
+from .cell.pair import Pair
 from .edges import Edges
 from .face import FaceFronts
 
 #: Wood of an end panel around what opens in it.
 _BORDER = inches(2)
+#: Where the fronts of each side of a case stand in its design.
+PLACES = {"front": "fronts", "rear": "rear", "left": "left_end", "right": "right_end"}
 WORDS = {"rear": "fronts at the back", "left": "fronts at the left end", "right": "fronts at the right end"}
 
 
@@ -68,7 +73,7 @@ def build_side(
     """
     width, depth = shell.over_sides.length, shell.depth.length
     turn = Turn(SIDES[side], width.ticks, depth.ticks)
-    at = {"rear": "rear", "left": "left_end", "right": "right_end"}[side]
+    at = PLACES[side]
     book = replace(shell.book, alias=at)
     if side == "rear":
         there = replace(shell, book=book, frame=None, proud=(ZERO, ZERO))
@@ -80,13 +85,13 @@ def build_side(
         edges = EndEdges(there, lines, Frameless())
         room = width - shell.thickness.length
     laid = fronts.laid_out(edges, at, side)
-    opening = [(area, cell) for area, cell in laid.cells if cell.opens or not hasattr(cell, "making")]
+    opening = [(area, cell) for area, cell in laid.cells if not isinstance(cell, FalseFront)]
     if side == "rear" and opening and not open_back:
         raise shell.refuse(WORDS[side], "a back is in their way", "Take a case without a back, or false fronts.")
     seen = tuple(turn.part(part) for part in parts)
     work = laid.build(tuple(turn.bay(bay) for bay in bays), seen, False, room)
     if side != "rear":
-        if any(space.opens == "out" for space in work.fronts) or any(".inner." in part.role for part in work.parts):
+        if any(cell.opens == "out" or (isinstance(cell, (Door, Pair)) and cell.inner.count) for _, cell in opening):
             raise shell.refuse(WORDS[side], "a drawer there has nothing to run on", "Turn the whole case instead.")
         panel = RIGHT if side == "right" else LEFT
         placed = next(part for part in seen if part.role == panel)

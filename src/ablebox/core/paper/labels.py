@@ -73,16 +73,13 @@ def labels(made: Made, plans: Mapping[str, Plan], skip: int = 0) -> bytes:
     """
     sheet = label_sheet(made)
     canvas = PdfCanvas(sheet.page, f"{made.project.name}: labels")
-    at = skip % sheet.count
-    started = True
-    for part, piece, source in _in_order(made, plans):
-        if at == sheet.count:
+    rows = _in_order(made, plans)
+    if not rows:
+        canvas.text(sheet.page[0] / 2, sheet.page[1] / 2, "nothing to cut", 12, "middle", "quiet", False)
+    for at, (part, piece, source) in enumerate(rows, start=skip % sheet.count):
+        if at and at % sheet.count == 0:
             canvas.next_page()
-            at, started = 0, True
-        _label(canvas, sheet, sheet.corner(at), made, part, piece, source)
-        at, started = at + 1, False
-    if started and not made.parts:
-        canvas.text(sheet.page[0] / 2, sheet.page[1] / 2, "no parts yet", 12, "middle", "quiet", False)
+        _label(canvas, sheet, sheet.corner(at % sheet.count), made, part, piece, source)
     return canvas.finish()
 
 

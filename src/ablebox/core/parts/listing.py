@@ -84,6 +84,11 @@ class Part:
         return len(self.roles)
 
     @property
+    def places(self) -> list[str]:
+        """The place of each piece, case and role, by which it is known once it is cut: ``A/side.left``."""
+        return [f"{self.case}/{role}" for role in self.roles]
+
+    @property
     def pieces(self) -> list[str]:
         """The code of each piece: the part's own, numbered where there are several."""
         if self.count == 1:

@@ -24,8 +24,11 @@ _OUTSIDE = {"width": "width", "height": "height", "depth": "depth"}
 _LISTED = {"widths": "width of bay", "heights": "height of row", "setbacks": "set back of shelf"}
 
 _THIN = millimetres("0.1")
-#: Limits of the saw that may be left open.
-_SAW_LIMITS = {"opens": "how far the fence opens", "smallest": "smallest piece that is held safely"}
+#: Numbers of the saw: words, and whether it may be left open.
+_SAW = {
+    "kerf": ("kerf", False), "trim": ("trim", False), "opens": ("how far the fence opens", True),
+    "smallest": ("smallest piece that is held safely", True),
+}  # fmt: skip
 
 
 def choice(project: Project, key: str) -> Choice | None:
@@ -39,25 +42,22 @@ def choice(project: Project, key: str) -> Choice | None:
         return edging_choice(project, key, rest.partition("/")[0])
     if head == "hardware":
         return hardware_choice(project, key, *rest.rpartition("/")[::2])
-    if head == "saw" and rest in ("kerf", "trim"):
-        saw = project.rack.saw
-
-        def put_saw(value: Length) -> Project:
-            return replace(project, rack=replace(project.rack, saw=replace(saw, **{rest: value})))
-
-        return Choice(key, rest, getattr(saw, rest), ZERO, put_saw)
-    if head == "saw" and rest in _SAW_LIMITS:
-        name = rest
-
-        def put_limit(value: Length | None) -> Project:
-            limited: dict[str, Any] = {name: value}
-            return replace(project, rack=replace(project.rack, saw=replace(project.rack.saw, **limited)))
-
-        value = getattr(project.rack.saw, name)
-        return Choice(key, _SAW_LIMITS[name], value, _THIN, put_limit, lambda: put_limit(None))
+    if head == "saw" and rest in _SAW:
+        return _saw_choice(project, key, rest)
     if head in {case.letter for case in project.cases}:
         return _case_choice(project, key, head, rest)
     return None
+
+
+def _saw_choice(project: Project, key: str, name: str) -> Choice:
+    words, optional = _SAW[name]
+
+    def put(value: Length | None) -> Project:
+        saw: dict[str, Any] = {name: value}
+        return replace(project, rack=replace(project.rack, saw=replace(project.rack.saw, **saw)))
+
+    least, clear = (_THIN, lambda: put(None)) if optional else (ZERO, None)
+    return Choice(key, words, getattr(project.rack.saw, name), least, put, clear)
 
 
 def _case_choice(project: Project, key: str, letter: str, rest: str) -> Choice | None:

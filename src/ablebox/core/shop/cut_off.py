@@ -30,7 +30,7 @@ def sheet_cut(made: Made, code: str, plan: Plan, sheet: CutSheet) -> Project:
     pieces = list(project.done)
     for spot in sheet.spots:
         part = by_code[spot.code]
-        place = next(place for place in places(part) if place not in done)
+        place = next(place for place in part.places if place not in done)
         done.add(place)
         pieces.append(DonePiece(place, code, part.cut_length.length, part.cut_width.length))
     rows = _without(list(project.rack.sheet_goods(code).sheets), sheet)
@@ -40,20 +40,15 @@ def sheet_cut(made: Made, code: str, plan: Plan, sheet: CutSheet) -> Project:
     return replace(with_stock(project, code, sheets=tuple(rows)), done=tuple(pieces))
 
 
-def places(part: Part) -> list[str]:
-    """Return the places of a part's pieces, as they are named when they are cut."""
-    return [f"{part.case}/{role}" for role in part.roles]
-
-
 def cut_already(project: Project, part: Part) -> int:
     """Return how many pieces of a part have been cut."""
     done = {piece.place for piece in project.done}
-    return sum(place in done for place in places(part))
+    return sum(place in done for place in part.places)
 
 
 def spoiled(project: Project, part: Part) -> Project:
     """Return the project with one piece of a part to be made again; what else is cut stays cut."""
-    own = set(places(part))
+    own = set(part.places)
     last = next((piece for piece in reversed(project.done) if piece.place in own), None)
     return replace(project, done=tuple(piece for piece in project.done if piece is not last))
 

@@ -120,7 +120,7 @@ class Made:
         done = {piece.place for piece in self.project.done}
         for goods in self.project.rack.goods:
             left = (
-                (part, sum(f"{part.case}/{role}" not in done for role in part.roles))
+                (part, sum(place not in done for place in part.places))
                 for part in self.parts
                 if part.goods.code == goods.code
             )

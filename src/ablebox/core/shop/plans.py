@@ -30,4 +30,6 @@ def verdict(plans: Mapping[str, Plan]) -> str:
     count = f"{sheets} sheet{'s' if sheets != 1 else ''}"
     if sheets <= least:
         return f"{count}, and no plan needs fewer"
+    if any(plan.bound.by_sizes for plan in plans.values()):
+        return f"{count}; by area and sizes alone {least} would do"
     return f"{count}; by area alone {least} would do"

@@ -13,7 +13,7 @@ from .snag import Check, Fix, Level, Snag
 def cut_otherwise(made: Made) -> Iterator[Snag]:
     """A piece that was cut to another size than it has now, or that nothing needs any more."""
     write = made.units.write
-    parts = {f"{part.case}/{role}": part for part in made.parts for role in part.roles}
+    parts = {place: part for part in made.parts for place in part.places}
     for piece in made.project.done:
         part = parts.get(piece.place)
         letter = piece.place.partition("/")[0]

@@ -20,6 +20,7 @@ from ...core.drawing.face_view import Boundary, boundaries, face_view, side_sect
 from ...core.drawing.shapes import Drawing
 from ...core.fronts.cell.false_front import FalseFront
 from ...core.fronts.face import FaceFronts, Line, Stack
+from ...core.fronts.side_face import PLACES
 from ...core.lengths import TICKS_PER_MM, Length
 from ..desk import Desk
 from ..widgets.drawing_view import DrawingView
@@ -29,11 +30,8 @@ from ..widgets.size_row import add_size_row
 from ..widgets.words import LinkWords, Words
 from .stage import Stage
 
-#: The sides of a case that may have fronts: place in the design, side, words.
-PLACES = (
-    ("fronts", "front", "Front"), ("rear", "rear", "Back"), ("left_end", "left", "Left end"),
-    ("right_end", "right", "Right end"),
-)  # fmt: skip
+#: What the sides of a case are called.
+SIDE_WORDS = {"front": "Front", "rear": "Back", "left": "Left end", "right": "Right end"}
 
 
 class FrontsStage(Stage):
@@ -50,8 +48,8 @@ class FrontsStage(Stage):
         self._places.setObjectName("choose-side")
         self._places.setAccessibleName("side of the case")
         self._places.setToolTip("side of the case")
-        for place, _, words in PLACES:
-            self._places.addItem(words, place)
+        for side, place in PLACES.items():
+            self._places.addItem(SIDE_WORDS[side], place)
         self._places.activated.connect(lambda _: self._look_at(self._places.currentData()))
         self._open = QPushButton("Open it")
         self._open.setObjectName("open-front")
@@ -124,7 +122,7 @@ class FrontsStage(Stage):
 
     @property
     def _side(self) -> str:
-        return next(side for place, side, _ in PLACES if place == self._place)
+        return next(side for side, place in PLACES.items() if place == self._place)
 
     @property
     def _fronts(self) -> Any:
@@ -295,22 +293,17 @@ class FrontsStage(Stage):
 
     def _bought(self, column: QVBoxLayout) -> None:
         """What is bought for the selected front, each with the rule it was chosen by."""
-        path = self._cell()
-        rows: dict[tuple[str, str, str], int] = {}
-        for item in self.desk.document.made.assembly(self._letter).bought:
-            if item.place == path:
-                key = (item.name, item.why, item.lacks)
-                rows[key] = rows.get(key, 0) + item.count
+        rows = self.desk.document.made.assembly(self._letter).bought_for(self._cell())
         if not rows:
             return
         column.addSpacing(8)
         column.addWidget(Words("Hardware of this one", 15, True))
-        for (name, why, lacks), count in rows.items():
-            column.addWidget(Words(f"{count} × {name}", 14, wrap=True))
-            if why:
-                column.addWidget(Words(why, 13, colour="quiet", wrap=True))
-            if lacks:
-                column.addWidget(Words(lacks, 13, colour="snag", wrap=True))
+        for item in rows:
+            column.addWidget(Words(f"{item.count} × {item.name}", 14, wrap=True))
+            if item.why:
+                column.addWidget(Words(item.why, 13, colour="quiet", wrap=True))
+            if item.lacks:
+                column.addWidget(Words(item.lacks, 13, colour="snag", wrap=True))
 
     def _parts(self, division: Stack | Line, path: str, number: int) -> QSpinBox:
         """Return the field for how many parts of what is left a front takes."""

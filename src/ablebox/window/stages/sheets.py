@@ -98,7 +98,7 @@ class SheetsStage(Stage):
         self.body.addWidget(self._strip)
         self.body.addLayout(self._foot())
         desk.planner.changed.connect(self._planned)
-        self._drawn: list[CutSheet] = []
+        self._drawn: object = None
         #: Cuts made on a sheet, as long as it is planned as it is.
         self._made: dict[CutSheet, int] = {}
 
@@ -246,12 +246,16 @@ class SheetsStage(Stage):
     def _thumbs(self) -> None:
         made = self.desk.document.made
         by_code = {part.code: part for part in made.parts}
+        chosen = min(self.desk.selection.sheet, max(0, len(self.sheets()) - 1))
+        drawn = ([sheet for _, _, sheet, _ in self.sheets()], chosen, made.parts)
+        if drawn == self._drawn:
+            return
+        self._drawn = drawn
         page = QWidget()
         page.setObjectName("stage")
         row = QHBoxLayout(page)
         row.setContentsMargins(0, 4, 0, 0)
         row.setSpacing(10)
-        chosen = min(self.desk.selection.sheet, max(0, len(self.sheets()) - 1))
         for i, (_, plan, sheet, _) in enumerate(self.sheets()):
             if any(spot.code not in by_code for spot in sheet.spots):
                 continue

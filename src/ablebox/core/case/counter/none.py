@@ -6,6 +6,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..shell import Shell, Work
+from .around import Around
 
 
 @dataclass(frozen=True, slots=True)
@@ -14,6 +15,6 @@ class NoCounter:
 
     words = "none"
 
-    def build(self, shell: Shell, around: object) -> Work:
+    def build(self, shell: Shell, around: Around) -> Work:
         """Add nothing."""
         return Work()

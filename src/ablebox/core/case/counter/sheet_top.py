@@ -17,25 +17,9 @@ from ...lengths import ZERO, Length, inches
 from ...reckoning import Reckoned
 from ..fields import band, option, optional_size, size, stock
 from ..shell import Shell, Work
+from .around import Around
 
 _STAGGER = inches(6)
-
-
-@dataclass(frozen=True, slots=True)
-class Around:
-    """What fronts stand out by at each side of a case; 0 for inset fronts or none.
-
-    Args:
-        front: before the face.
-        rear: behind the back.
-        left: beyond the left end.
-        right: beyond the right end.
-    """
-
-    front: Length = ZERO
-    rear: Length = ZERO
-    left: Length = ZERO
-    right: Length = ZERO
 
 
 @dataclass(frozen=True, slots=True)

@@ -38,6 +38,12 @@ class Blank:
         """Its area, kerfs included."""
         return self.length * self.width
 
+    def fits(self, length: int, width: int) -> bool:
+        """Whether it fits into a rectangle, turned if it may be."""
+        if self.length <= length and self.width <= width:
+            return True
+        return not self.fixed and self.width <= length and self.length <= width
+
     def single(self, x: int, y: int, turned: bool) -> list[Placed]:
         """Return the blanks it is joined from, where they lie if it lies at a place; itself if from none."""
         if not self.parts:
@@ -71,9 +77,7 @@ class Bed:
 
     def holds(self, blank: Blank) -> bool:
         """Whether a blank fits on the empty bed."""
-        if blank.length <= self.length and blank.width <= self.width:
-            return True
-        return not blank.fixed and blank.width <= self.length and blank.length <= self.width
+        return blank.fits(self.length, self.width)
 
 
 def blanks(problem: Problem) -> list[Blank]:

@@ -15,7 +15,7 @@ from ..problem import Problem
 from ..saw_order import Board, cutting
 from .blanks import Bed, Blank, to_sheet
 from .construct import Lay
-from .joining import Joiner
+from .joining import MANY, Joiner
 from .slots import Filling, Fitting, Slot
 
 #: Sheets are filled one after another first, for this share of the search: tries for each, and how large pieces lean.
@@ -47,7 +47,6 @@ _KNOWN_AFTER = 16
 #: Ways of joining that are tried before one is fitted, fewer where there are many blanks.
 _JOINED_AT_ONCE, _JOINED = 16, 700
 _STOPS = (0.0, 0.0, 0.02, 0.05, 0.2)
-_MANY = 700
 
 
 class Improver:
@@ -76,7 +75,7 @@ class Improver:
         self._plain: Fitting | None = None
         self._joined: Fitting | None = None
         self._joined_left = 0
-        self._pool, self._whole, self._aside = list(blanks), 0, list[Blank]()
+        self._pool, self._aside = list(blanks), list[Blank]()
         self._turn = self._fitted = 0
         self._best_plain = self._best_joined = float("inf")
         self._growth = _GROWTH
@@ -179,13 +178,13 @@ class Improver:
 
     def _can_join(self) -> bool:
         kinds = {id(lay.bed) for lay in self.lays}
-        return len(kinds) == 1 and len(self.blanks) <= _MANY
+        return len(kinds) == 1 and len(self.blanks) <= MANY
 
     def _fit_joined(self) -> bool:
         if self._joined is None or self._joined_left <= 0:
             if self._turn > 40 and self.rng.random() < 0.02:
                 # What was joined into whole sheets may have been a wrong track.
-                self._pool, self._whole = list(self.blanks), 0
+                self._start_joining_anew()
             bed = self.lays[0].bed
             joiner = Joiner(bed.length, bed.width, self.rng)
             tried = [
@@ -195,14 +194,11 @@ class Improver:
             # What leaves the fewest blanks beside most whole sheets is the nearest to a plan.
             sheets, rest = max(tried, key=lambda way: (len(way[0]), -len(way[1])))
             self._set_aside(sheets)
-            slots = len(self.lays) - 1 - self._whole
-            if slots < 0:
-                self._pool, self._whole = list(self.blanks), 0
-                return False
-            if not rest:
+            slots = len(self.lays) - 1 - len(self._aside)
+            if slots >= 0 and not rest:
                 return self._take_joined([])
-            if not slots:
-                self._pool, self._whole = list(self.blanks), 0
+            if slots <= 0:
+                self._start_joining_anew()
                 return False
             one = Slot(bed, bed.length, bed.width)
             self._joined = Fitting(self.loop, rest, [one] * slots, [[] for _ in range(slots)])
@@ -215,25 +211,24 @@ class Improver:
 
     def _set_aside(self, sheets: list[Blank]) -> None:
         """Keep sheets that joined blanks fill without waste."""
-        if not self._whole:
-            self._aside = []
         for sheet in sheets:
             singles = {id(blank) for blank, *_ in sheet.single(0, 0, False)}
             self._pool = [blank for blank in self._pool if id(blank) not in singles]
             self._aside.append(sheet)
-            self._whole += 1
+
+    def _start_joining_anew(self) -> None:
+        self._pool, self._aside = list(self.blanks), []
 
     def _take_joined(self, rest: list[Lay]) -> bool:
         bed = self.lays[0].bed
-        lays = [Lay(bed, sheet.single(0, 0, False)) for sheet in self._aside] if self._whole else []
-        self._take([*lays, *rest])
+        self._take([*(Lay(bed, sheet.single(0, 0, False)) for sheet in self._aside), *rest])
         return True
 
     def _take(self, lays: list[Lay]) -> None:
         self.lays = lays
         self._plain = self._joined = self._grow = None
         self._joined_left = 0
-        self._pool, self._whole = list(self.blanks), 0
+        self._start_joining_anew()
         self._growth, self._failed = _GROWTH, 0
         self._best_plain = self._best_joined = float("inf")
         self._fitted = 0
@@ -253,7 +248,7 @@ class Improver:
                 self._give_up()
                 return False
         self._grow_left -= 1
-        if self._grow.step(1.0, 1.0):
+        if self._grow.step():
             growth = self._growth
             self._take(self._grow.lays())
             self._growth = growth
@@ -293,11 +288,5 @@ class Improver:
             return None
         slots, there = self._slots(None)
         slots[last], there[last] = Slot(bed, length, width), []
-        smallest_fits = all(any(_fits(blank, slot.length, slot.width) for slot in slots) for blank in self.blanks)
-        return Fitting(self.loop, self.blanks, slots, there) if smallest_fits else None
-
-
-def _fits(blank: Blank, length: int, width: int) -> bool:
-    if blank.length <= length and blank.width <= width:
-        return True
-    return not blank.fixed and blank.width <= length and blank.length <= width
+        all_fit = all(any(blank.fits(slot.length, slot.width) for slot in slots) for blank in self.blanks)
+        return Fitting(self.loop, self.blanks, slots, there) if all_fit else None

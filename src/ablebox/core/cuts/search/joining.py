@@ -15,6 +15,8 @@ from .blanks import Blank
 
 #: Sides looked at before the most promising join is taken, and the most blanks that may share one.
 _LOOKED_AT, _SHARED = 10, 12
+#: More blanks than these are not joined: it would take too long.
+MANY = 700
 #: Steps of the search for lengths that add up.
 _STEPS = 20_000
 
@@ -125,7 +127,7 @@ class Joiner:
                     if (turn_one and one.fixed) or (turn_two and two.fixed):
                         continue
                     length, width = (beyond, side) if level else (side, beyond)
-                    if not self._fits(length, width, fixed):
+                    if not Blank("", length, width, fixed).fits(self.length, self.width):
                         continue
                     whole, across = (self.length, self.width) if level else (self.width, self.length)
                     if side == across and beyond != whole:
@@ -133,11 +135,6 @@ class Joiner:
                         continue
                     found.append(_Join(i, j, turn_one, turn_two, level, length, width, fixed))
         return found
-
-    def _fits(self, length: int, width: int, fixed: bool) -> bool:
-        if length <= self.length and width <= self.width:
-            return True
-        return not fixed and width <= self.length and length <= self.width
 
     def whole_sheets(self, blanks: list[Blank]) -> tuple[list[Blank], list[Blank]]:
         """Return blanks that each fill a whole sheet, put together from those as wide as it, and the others."""

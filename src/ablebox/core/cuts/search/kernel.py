@@ -25,12 +25,30 @@ def seed(number: int) -> None:
 
 
 @njit(cache=True)
+def _smallest_of(fl, fw, free):  # type: ignore[no-untyped-def]
+    """Return the number of the smallest free rectangle."""
+    smallest = 0
+    for g in range(1, free):
+        if fl[g] * float(fw[g]) < fl[smallest] * float(fw[smallest]):
+            smallest = g
+    return smallest
+
+
+@njit(cache=True)
+def _drop(f, fx, fy, fl, fw, fs, free):  # type: ignore[no-untyped-def]
+    """Forget a free rectangle: the last takes its number. Return how many are free."""
+    free -= 1
+    fx[f], fy[f], fl[f], fw[f], fs[f] = fx[free], fy[free], fl[free], fw[free], fs[free]
+    return free
+
+
+@njit(cache=True)
 def improve(  # type: ignore[no-untyped-def]
     length, width, fixed, slot_length, slot_width, where, at_x, at_y, turned, loops, heat, cooling, smallest
 ):
-    """Run some rounds; return the area without a place before and after, and the heat that is left.
+    """Run some rounds; return the least area without a place that was found, and the places it was found with.
 
-    The best places found are in ``where`` (slot or -1), ``at_x``, ``at_y`` and ``turned`` at the end.
+    ``where``, ``at_x``, ``at_y`` and ``turned`` go on from round to round, a little worse now and then.
 
     Args:
         length: of each piece, kerf included.
@@ -163,10 +181,7 @@ def improve(  # type: ignore[no-untyped-def]
             order2 = mine[:m].copy()
             while free > 0 and left > 0:
                 # The smallest rectangle first: what fits it best goes there, or it stays empty.
-                f = 0
-                for g in range(1, free):
-                    if fl[g] * float(fw[g]) < fl[f] * float(fw[f]):
-                        f = g
+                f = _smallest_of(fl, fw, free)
                 best_key, best_j, best_turn = -1.0, -1, False
                 for j in range(left):
                     i = order2[j]
@@ -185,8 +200,7 @@ def improve(  # type: ignore[no-untyped-def]
                         if key > best_key:
                             best_key, best_j, best_turn = key, j, t == 1
                 if best_j < 0:
-                    free -= 1
-                    fx[f], fy[f], fl[f], fw[f], fs[f] = fx[free], fy[free], fl[free], fw[free], fs[free]
+                    free = _drop(f, fx, fy, fl, fw, fs, free)
                     continue
                 i = order2[best_j]
                 free = _place(i, f, best_turn, length, width, fx, fy, fl, fw, fs, free, rule, smallest,
@@ -215,7 +229,7 @@ def improve(  # type: ignore[no-untyped-def]
                 best_loose = loose
                 best[0][:], best[1][:], best[2][:], best[3][:] = where, at_x, at_y, turned
         heat *= cooling
-    return best_loose, loose, heat, best
+    return best_loose, best
 
 
 @njit(cache=True)
@@ -233,8 +247,7 @@ def _place(  # type: ignore[no-untyped-def]
         along = np.random.random() < 0.5
     else:
         along = rule == 1
-    free -= 1
-    fx[f], fy[f], fl[f], fw[f], fs[f] = fx[free], fy[free], fl[free], fw[free], fs[free]
+    free = _drop(f, fx, fy, fl, fw, fs, free)
     if along:
         high, long = q, a
     else:
@@ -309,10 +322,7 @@ def sequence(  # type: ignore[no-untyped-def]
             sharp = 0.3 + 1.2 * np.random.random()
             exact = 1.0 + sharp + 2.0 * np.random.random() ** 2
             while free > 0 and m > 0:
-                f = 0
-                for g in range(1, free):
-                    if float(fl[g]) * fw[g] < float(fl[f]) * fw[f]:
-                        f = g
+                f = _smallest_of(fl, fw, free)
                 key, at, turn = -1.0, -1, False
                 before = -1
                 for j in range(m):
@@ -341,8 +351,7 @@ def sequence(  # type: ignore[no-untyped-def]
                         if this > key:
                             key, at, turn = this, j, t == 1
                 if at < 0:
-                    free -= 1
-                    fx[f], fy[f], fl[f], fw[f], fs[f] = fx[free], fy[free], fl[free], fw[free], fs[free]
+                    free = _drop(f, fx, fy, fl, fw, fs, free)
                     continue
                 i = pool[at]
                 free = _place(i, f, turn, length, width, fx, fy, fl, fw, fs, free, rule, smallest,

@@ -27,7 +27,7 @@ from .blanks import Bed, Blank, beds, blanks, to_sheet
 from .compiled import COMPILED
 from .construct import RULES, Lay, Rule, lay_out
 from .improve import Improver
-from .joining import Joiner
+from .joining import MANY, Joiner
 from .score import Score, score
 from .strips import in_strips
 
@@ -35,8 +35,6 @@ _MM = Units(System.MM)
 
 #: Rounds from which on it pays to wait for the compiled loop, and how many of them one step of it counts for.
 _WORTH_LOADING, _A_STEP = 1_000, 10
-#: Above this many blanks a first plan is laid quickly, and joining is left away.
-_MANY = 700
 #: Sheets looked at for a place where there are many blanks.
 _RECENT = 30
 #: Of many blanks a better plan is shown when so much more of the search is over.
@@ -157,8 +155,8 @@ class _Search:
         self.beds, self.blanks = beds(problem), blanks(problem)
         self.smallest = min((min(blank.length, blank.width) for blank in self.blanks), default=1)
         self.bound = bound(problem)
-        self.many = len(self.blanks) > _MANY
-        self.far_too_many = len(self.blanks) > 2 * _MANY
+        self.many = len(self.blanks) > MANY
+        self.far_too_many = len(self.blanks) > 2 * MANY
         self._planned: tuple[list[Lay], Plan] | None = None
         self.lays: list[Lay] = self._first()
         self.score: Score = score(self.lays)

@@ -81,11 +81,11 @@ class Fitting:
             share: of the usual number of rounds.
         """
         loops = max(10, int(self._loops * share))
-        loose, _, heat, best = self.loop.improve(
+        loose, best = self.loop.improve(
             *self._sizes, *self._slots, self._where, self._x, self._y, self._turned, loops, self._heat * cool, cooling,
             self._smallest,
         )  # fmt: skip
-        self._heat = heat / cool if cool and cooling != 1.0 else self._heat
+        self._heat *= cooling**loops
         self.loose = float(loose)
         if self.loose > 0:
             return False
