@@ -72,13 +72,26 @@ def part_view(part: Part, units: Units) -> Drawing:
     drawing.add(
         Dimension(True, 0, bench.length, bench.width, 1.3, units.write(part.length.length), part.length.key),
         Dimension(False, 0, bench.width, 0, -1.35, units.write(part.width.length), part.width.key),
-        Label(bench.length / 2, 0, f"{bench.below.words} edge", 9, "middle", "quiet", shift=(0, -11)),
         Label(bench.length / 2, bench.width, f"{bench.above.words} edge", 9, "middle", "quiet", shift=(0, 10)),
         Label(0, bench.width / 2, bench.left.words, 9, "middle", "quiet", shift=(-10, 0), upright=True),
         Label(bench.length, bench.width / 2, bench.right.words, 9, "middle", "quiet", shift=(11, 0), upright=True),
     )
     _positions(drawing, bench, part, units)
+    below = f"{bench.below.words} edge"
+    drawing.add(Label(_clear_of(drawing, bench.length), 0, below, 9, "middle", "quiet", shift=(0, -11)))
     return drawing
+
+
+def _clear_of(drawing: Drawing, length: float) -> float:
+    """Return where below the part words stand farthest from the lines of its dimensions, in the middle if they can."""
+    lines = [
+        x
+        for item in drawing.items
+        if isinstance(item, Dimension) and item.across and item.level < 0
+        for x in (item.start, item.end)
+    ]
+    places = [length * share for share in (0.5, 0.66, 0.34, 0.8, 0.2)]
+    return max(places, key=lambda place: min((abs(place - x) for x in lines), default=length))
 
 
 def _slot(drawing: Drawing, bench: _Bench, slot: Slot) -> None:
