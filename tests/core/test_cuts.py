@@ -13,8 +13,8 @@ from hypothesis import strategies as st
 from ablebox.core.cuts.apart import after
 from ablebox.core.cuts.bound import Bound, bound, sharper
 from ablebox.core.cuts.checker import check
-from ablebox.core.cuts.plan import CutSheet, Plan, Spot
-from ablebox.core.cuts.problem import Block, Member, Piece, Problem, Supply
+from ablebox.core.cuts.plan import CutSheet, Plan
+from ablebox.core.cuts.problem import Block, Member, Piece, Problem, Spot, Supply
 from ablebox.core.cuts.saw_order import Cutting, CutWay, cutting
 from ablebox.core.cuts.search.blanks import blanks
 from ablebox.core.cuts.search.joining import Joiner

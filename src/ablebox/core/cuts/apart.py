@@ -95,12 +95,14 @@ def _gap(level: int) -> int:
 
 def _halves(board: Board, cut: SawCut, kerf: int) -> list[Board]:
     """Return what a cut keeps of a board, and the rest if there is one."""
-    taken = cut.setting + kerf
+    # A rough cut is set wider than what is kept in the end.
     if cut.way is CutWay.RIP:
-        kept = Board(board.x, board.y, board.length, cut.setting)
+        kept = Board(board.x, board.y, board.length, cut.kept.width)
+        taken = cut.kept.width + kerf
         rest = Board(board.x, board.y + taken, board.length, board.width - taken)
     else:
-        kept = Board(board.x, board.y, cut.setting, board.width)
+        kept = Board(board.x, board.y, cut.kept.length, board.width)
+        taken = cut.kept.length + kerf
         rest = Board(board.x + taken, board.y, board.length - taken, board.width)
     return [kept, rest] if min(rest.length, rest.width) > 0 else [kept]
 
@@ -110,10 +112,10 @@ def after(order: Cutting, done: int, kerf: int) -> list[Loose]:
 
     Args:
         order: the cuts of a sheet.
-        done: how many cuts are made; trim cuts count, and take nothing apart.
+        done: how many cuts are made; those that trim or true up count, and take nothing apart.
         kerf: width of a cut.
     """
-    made = [cut for cut in order.cuts[:done] if not cut.trim]
+    made = [cut for cut in order.cuts[:done] if cut.divides]
     if not made:
         return []
     whole = _Row(made[0].board)

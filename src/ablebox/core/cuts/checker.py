@@ -9,8 +9,8 @@ from __future__ import annotations
 
 from collections import Counter
 
-from .plan import CutSheet, Plan, Spot
-from .problem import Block, Problem
+from .plan import CutSheet, Plan
+from .problem import Block, Problem, Spot
 
 _Place = tuple[int, int, int, int]
 
@@ -21,7 +21,7 @@ def check(plan: Plan) -> list[str]:
     faults = _counts(plan)
     for number, sheet in enumerate(plan.sheets, start=1):
         faults += [f"sheet {number}: {fault}" for fault in _sheet(sheet, problem)]
-    return faults + _blocks(plan)
+    return faults + _blocks(plan) + _held(plan)
 
 
 def _blocks(plan: Plan) -> list[str]:
@@ -73,6 +73,20 @@ def _counts(plan: Plan) -> list[str]:
     return faults
 
 
+def _held(plan: Plan) -> list[str]:
+    """Find each sheet that is held, with its pieces where they were."""
+    free, faults = list(plan.sheets), []
+    for held in plan.problem.held:
+        for sheet in free:
+            same = set(held.spots) <= set(sheet.spots) and (not held.closed or len(held.spots) == len(sheet.spots))
+            if sheet.supply == held.supply and same:
+                free.remove(sheet)
+                break
+        else:
+            faults.append(f"a sheet {held.supply.code} that is held with {len(held.spots)} pieces is not in the plan")
+    return faults
+
+
 def _sheet(sheet: CutSheet, problem: Problem) -> list[str]:
     faults = []
     known = {piece.code: piece for piece in problem.pieces}
@@ -93,7 +107,19 @@ def _sheet(sheet: CutSheet, problem: Problem) -> list[str]:
         faults.append("nothing is cut from it")
     elif not faults and not _comes_apart([_place(spot) for spot in sheet.spots], problem.kerf):
         faults.append("no sequence of edge-to-edge cuts frees the pieces")
+    elif not faults and problem.sawing.stages and not problem.blocks:
+        turns = _turns([_place(spot) for spot in sheet.spots], problem.kerf)
+        if turns > problem.sawing.stages:
+            faults.append(f"the direction of cuts changes {turns} times, {problem.sawing.stages} are allowed")
     return faults
+
+
+def _turns(group: list[_Place], kerf: int) -> int:
+    """Return how many directions of cuts one after another it takes at least; waste at one piece is not counted."""
+    if len(group) == 1:
+        return 0
+    ways = (_divide(group, kerf, (axis,)) for axis in (0, 2))
+    return 1 + min(max(_turns(part, kerf) for part in parts) for parts in ways if parts is not None)
 
 
 def _place(spot: Spot) -> _Place:
@@ -119,8 +145,8 @@ def _comes_apart(places: list[_Place], kerf: int) -> bool:
     return True
 
 
-def _divide(group: list[_Place], kerf: int) -> list[list[_Place]] | None:
-    for axis in (0, 2):
+def _divide(group: list[_Place], kerf: int, axes: tuple[int, ...] = (0, 2)) -> list[list[_Place]] | None:
+    for axis in axes:
         ordered = sorted(group, key=lambda place: place[axis])
         parts: list[list[_Place]] = [[ordered[0]]]
         reach = ordered[0][axis + 1]

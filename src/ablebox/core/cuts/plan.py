@@ -6,33 +6,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from .bound import Bound
-from .problem import Problem, Supply
-
-
-@dataclass(frozen=True, slots=True)
-class Spot:
-    """A piece on a sheet.
-
-    Args:
-        code: code of the piece.
-        x: along the sheet's length, from the sheet's own corner, in ticks.
-        y: along its width.
-        length: the piece's length, whichever way it lies.
-        width: the piece's width.
-        turned: whether its length lies along the sheet's width.
-    """
-
-    code: str
-    x: int
-    y: int
-    length: int
-    width: int
-    turned: bool = False
-
-    @property
-    def reach(self) -> tuple[int, int]:
-        """How far it reaches along the sheet's length and width."""
-        return (self.width, self.length) if self.turned else (self.length, self.width)
+from .problem import Problem, Spot, Supply
 
 
 @dataclass(frozen=True, slots=True)
@@ -69,6 +43,18 @@ class Plan:
     bound: Bound
 
     @property
+    def bought(self) -> int:
+        """How many sheets are not offcuts."""
+        return sum(not sheet.supply.offcut for sheet in self.sheets)
+
+    @property
+    def cost(self) -> int:
+        """What its sheets cost, as the problem compares it."""
+        return sum(self.problem.cost(sheet.supply) for sheet in self.sheets)
+
+    @property
     def proven(self) -> bool:
-        """Whether no plan can need fewer sheets."""
-        return len(self.sheets) <= self.bound.sheets
+        """Whether no plan can need fewer bought sheets, or cost less where prices are compared."""
+        if self.problem.by_price:
+            return self.cost <= self.bound.cost
+        return self.bought <= self.bound.sheets

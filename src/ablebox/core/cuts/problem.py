@@ -64,6 +64,32 @@ class Block:
 
 
 @dataclass(frozen=True, slots=True)
+class Spot:
+    """A piece on a sheet.
+
+    Args:
+        code: code of the piece.
+        x: along the sheet's length, from the sheet's own corner, in ticks.
+        y: along its width.
+        length: the piece's length, whichever way it lies.
+        width: the piece's width.
+        turned: whether its length lies along the sheet's width.
+    """
+
+    code: str
+    x: int
+    y: int
+    length: int
+    width: int
+    turned: bool = False
+
+    @property
+    def reach(self) -> tuple[int, int]:
+        """How far it reaches along the sheet's length and width."""
+        return (self.width, self.length) if self.turned else (self.length, self.width)
+
+
+@dataclass(frozen=True, slots=True)
 class Supply:
     """One kind of sheet at hand.
 
@@ -73,6 +99,7 @@ class Supply:
         width: in ticks, before trimming.
         count: how many; ``None`` for as many as needed.
         offcut: whether it costs nothing because it is left from earlier work.
+        price: what one costs, in hundredths; ``None`` if nobody has said.
     """
 
     code: str
@@ -80,10 +107,46 @@ class Supply:
     width: int
     count: int | None = None
     offcut: bool = False
+    price: int | None = None
 
     def __post_init__(self) -> None:
         if self.length <= 0 or self.width <= 0 or (self.count is not None and self.count < 0):
             raise ValueError(f"sheet {self.code} needs a length and a width above 0, and a count of 0 or more")
+
+
+@dataclass(frozen=True, slots=True)
+class Held:
+    """A sheet on which some pieces stay where they are: pinned there, or on a sheet that is being cut.
+
+    Args:
+        supply: the kind of sheet.
+        spots: the pieces.
+        closed: whether nothing else is laid on it.
+    """
+
+    supply: Supply
+    spots: tuple[Spot, ...]
+    closed: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class Sawing:
+    """How sheets go through the saw.
+
+    Args:
+        stages: how often the direction of cuts may change, counting the first; 0 for as often as it takes. A cut that
+            only takes waste off a single piece is not counted.
+        over: how much larger than needed the first cuts through a sheet are made, to be trued up, in ticks.
+        rough_cuts: how many cuts of a sheet are made so at most; ``None`` for all through the whole sheet.
+    """
+
+    stages: int = 0
+    over: int = 0
+    rough_cuts: int | None = None
+
+    def __post_init__(self) -> None:
+        if self.stages not in (0, 2, 3, 4) or self.over < 0 or (self.rough_cuts or 0) < 0:
+            raise ValueError("stages are 2, 3 or 4, or 0 for any; what is cut over size is 0 or more")
 
 
 @dataclass(frozen=True, slots=True)
@@ -96,6 +159,8 @@ class Problem:
         kerf: width of a cut, in ticks.
         trim: what is cut off each of the four factory edges first, in ticks.
         blocks: pieces that stay together.
+        held: sheets on which some pieces have their places already; they are among the pieces and supplies.
+        sawing: how sheets go through the saw.
     """
 
     pieces: tuple[Piece, ...]
@@ -103,6 +168,8 @@ class Problem:
     kerf: int
     trim: int
     blocks: tuple[Block, ...] = ()
+    held: tuple[Held, ...] = ()
+    sawing: Sawing = Sawing()
 
     def __post_init__(self) -> None:
         if self.kerf < 0 or self.trim < 0:
@@ -116,6 +183,18 @@ class Problem:
                 left[member.code] = left.get(member.code, 0) - 1
         if any(count < 0 for count in left.values()):
             raise ValueError("a block holds more of a piece than is asked for")
+
+    @property
+    def by_price(self) -> bool:
+        """Whether the cheapest plan is wanted: sheets of several prices are to be had, and all prices are known."""
+        prices = {supply.price for supply in self.supplies if not supply.offcut}
+        return len(prices) > 1 and None not in prices
+
+    def cost(self, supply: Supply) -> int:
+        """Return what a sheet costs: its price where prices are compared, otherwise 1; nothing for an offcut."""
+        if supply.offcut:
+            return 0
+        return supply.price or 0 if self.by_price else 1
 
     def usable(self, supply: Supply) -> tuple[int, int]:
         """Return length and width of a sheet after trimming; 0 or less if nothing is left."""

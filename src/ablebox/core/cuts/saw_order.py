@@ -1,18 +1,22 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
 """A sheet as a sequence of saw cuts, found from where its pieces lie.
 
-Trim cuts come first, then each board is divided by parallel cuts: rips run along the
-sheet's length, crosscuts across it. A cut is told by the fence setting: the width it keeps.
+Trim cuts come first, then the sheet is divided by parallel cuts, then what that came to, the other way, and so on:
+rips run along the sheet's length, crosscuts across it. A cut is told by the fence setting: the width it keeps. All
+boards of one level are cut before the next, and those with the same setting one after another, so that
+the fence is moved as seldom as can be.
 """
 
 from __future__ import annotations
 
+from collections.abc import Iterable
 from dataclasses import dataclass, replace
 from enum import Enum
 from functools import lru_cache
 
 from ..lengths import inches
-from .plan import CutSheet, Spot
+from .plan import CutSheet, Plan
+from .problem import Sawing, Spot
 
 
 class CutWay(Enum):
@@ -20,6 +24,15 @@ class CutWay(Enum):
 
     RIP = "rip"
     CROSS = "crosscut"
+
+
+class CutKind(Enum):
+    """What a cut is for."""
+
+    TRIM = "trim"
+    ROUGH = "rough"
+    TRUE = "true up"
+    SIZE = "to size"
 
 
 @dataclass(frozen=True, slots=True)
@@ -42,7 +55,9 @@ class SawCut:
         board: what is cut.
         kept: the piece of it on the fence side, ``setting`` wide.
         codes: codes of what the kept piece holds; empty where it is waste or an offcut.
-        trim: whether it only takes a factory edge off.
+        kind: what it is for; a rough cut is set wider than what is kept in the end.
+        level: how many times the direction has changed before it.
+        fresh: whether the edge against the fence is one that has just been sawn, not one of the sheet's own.
     """
 
     way: CutWay
@@ -50,7 +65,19 @@ class SawCut:
     board: Board
     kept: Board
     codes: tuple[str, ...]
-    trim: bool = False
+    kind: CutKind = CutKind.SIZE
+    level: int = 0
+    fresh: bool = False
+
+    @property
+    def trim(self) -> bool:
+        """Whether it only takes a factory edge off."""
+        return self.kind is CutKind.TRIM
+
+    @property
+    def divides(self) -> bool:
+        """Whether it makes two boards of one."""
+        return self.kind in (CutKind.ROUGH, CutKind.SIZE)
 
 
 @dataclass(frozen=True, slots=True)
@@ -65,6 +92,20 @@ class Cutting:
     cuts: tuple[SawCut, ...]
     rests: tuple[Board, ...]
 
+    @property
+    def settings(self) -> int:
+        """How many times the fence or the stop is set."""
+        return settings(self.cuts)
+
+
+def settings(cuts: Iterable[SawCut]) -> int:
+    """Return how many times the fence or the stop is set for cuts in this order."""
+    count, last = 0, None
+    for cut in cuts:
+        if (cut.way, cut.setting) != last:
+            count, last = count + 1, (cut.way, cut.setting)
+    return count
+
 
 #: Rests with both sides at least this long are worth keeping (strips under about 2 in are scrap, common practice).
 WORTH_KEEPING = inches(4)
@@ -75,14 +116,47 @@ def worth_keeping(rest: Board) -> bool:
     return min(rest.length, rest.width) >= WORTH_KEEPING.ticks
 
 
-@lru_cache(maxsize=256)
-def cutting(sheet: CutSheet, kerf: int, trim: int) -> Cutting:
+def cuts_of(plan: Plan, sheet: CutSheet) -> Cutting:
+    """Return the cuts of a sheet of a plan."""
+    return cutting(sheet, plan.problem.kerf, plan.problem.trim, plan.problem.sawing)
+
+
+@dataclass(slots=True)
+class _Divided:
+    """A board that is cut into parts by parallel cuts; ``way`` is ``None`` for a piece of its own."""
+
+    board: Board
+    spots: list[Spot]
+    way: CutWay | None
+    parts: list[tuple[Board, _Divided | None]]
+
+    @property
+    def depth(self) -> int:
+        """How many times the direction changes; what only takes waste off a single piece is not counted."""
+        if len(self.spots) < 2:
+            return 0
+        return 1 + max(inside.depth for _, inside in self.parts if inside is not None)
+
+    def rests(self) -> list[Board]:
+        """Return what is left over, in it and in its parts."""
+        found = []
+        for board, inside in self.parts:
+            if inside is not None:
+                found += inside.rests()
+            elif min(board.length, board.width) > 0:
+                found.append(board)
+        return found
+
+
+@lru_cache(maxsize=1024)
+def cutting(sheet: CutSheet, kerf: int, trim: int, sawing: Sawing = Sawing()) -> Cutting:  # noqa: B008
     """Return the cuts that free every piece of a checked sheet.
 
     Args:
         sheet: a sheet that the checker has passed.
         kerf: width of a cut, in ticks.
         trim: what is cut off each factory edge first, in ticks.
+        sawing: how the sheet goes through the saw.
     """
     length, width = sheet.supply.length, sheet.supply.width
     cuts: list[SawCut] = []
@@ -91,28 +165,28 @@ def cutting(sheet: CutSheet, kerf: int, trim: int) -> Cutting:
         codes = tuple(spot.code for spot in sheet.spots)
         for way, size in ((CutWay.RIP, width - trim), (CutWay.CROSS, length - trim)):
             for setting in (size, size - trim):
-                cuts.append(SawCut(way, setting, board, board, codes, trim=True))
+                cuts.append(SawCut(way, setting, board, board, codes, CutKind.TRIM, fresh=setting != size))
         board = Board(trim, trim, length - 2 * trim, width - 2 * trim)
     tried = []
     for first in (None, CutWay.RIP, CutWay.CROSS):
-        made: list[SawCut] = []
-        rests: list[Board] = []
         if first is None or len(_parts(board, list(sheet.spots), kerf, first)) > 1:
-            _divide(board, list(sheet.spots), kerf, made, rests, first)
+            made = _divide(board, list(sheet.spots), kerf, first)
+            rests = made.rests()
             largest = max((rest.length * rest.width for rest in rests), default=0)
-            tried.append((largest, made, rests))
-    # The first cut decides how large a remainder can stay in one piece.
-    _, made, rests = max(tried, key=lambda way: way[0])
+            # As few levels as were asked for; then the first cut decides how large a remainder stays in one piece.
+            tried.append((min(0, sawing.stages - made.depth) if sawing.stages else 0, largest, made, rests))
+    *_, whole, rests = max(tried, key=lambda way: way[:2])
     rests.sort(key=lambda rest: -rest.length * rest.width)
-    return Cutting((*cuts, *made), tuple(rests))
+    made_cuts = _in_levels(whole, kerf, board)
+    if sawing.over:
+        made_cuts = _roughed(made_cuts, whole, sawing)
+    return Cutting((*cuts, *made_cuts), tuple(rests))
 
 
-def _divide(
-    board: Board, spots: list[Spot], kerf: int, cuts: list[SawCut], rests: list[Board], first: CutWay | None = None
-) -> None:
+def _divide(board: Board, spots: list[Spot], kerf: int, first: CutWay | None = None) -> _Divided:
     """Divide a board by parallel cuts, the first of them a certain way if asked, until every piece is free."""
     if len(spots) == 1 and spots[0].reach == (board.length, board.width):
-        return
+        return _Divided(board, spots, None, [])
     way, parts = max(
         ((way, _parts(board, spots, kerf, way)) for way in (CutWay.RIP, CutWay.CROSS)),
         key=lambda found: (
@@ -122,18 +196,67 @@ def _divide(
             _largest_rest(found[1]),
         ),
     )
-    rip = way is CutWay.RIP
-    left = board
-    for piece, inside in parts:
+    return _Divided(
+        board, spots, way, [(part, _divide(part, inside, kerf) if inside else None) for part, inside in parts]
+    )
+
+
+def _own_cuts(divided: _Divided, kerf: int, level: int, sheet: Board) -> list[SawCut]:
+    """Return the cuts that make the parts of one board, in order."""
+    rip, left, cuts = divided.way is CutWay.RIP, divided.board, []
+    for piece, inside in divided.parts:
         setting = piece.width if rip else piece.length
         if setting < (left.width if rip else left.length):
-            cuts.append(SawCut(way, setting, left, piece, tuple(spot.code for spot in inside)))
+            codes = tuple(spot.code for spot in inside.spots) if inside else ()
+            way = CutWay.RIP if rip else CutWay.CROSS
+            fresh = left.y != sheet.y if rip else left.x != sheet.x
+            cuts.append(SawCut(way, setting, left, piece, codes, CutKind.SIZE, level, fresh))
             left = _after(left, setting + kerf, rip)
-        if not inside and min(piece.length, piece.width) > 0:
-            rests.append(piece)
-    for piece, inside in parts:
-        if inside:
-            _divide(piece, inside, kerf, cuts, rests)
+    return cuts
+
+
+def _in_levels(whole: _Divided, kerf: int, sheet: Board) -> list[SawCut]:
+    """Return all cuts level by level, equal settings one after another."""
+    found: list[SawCut] = []
+    boards, level = [whole], 0
+    while boards:
+        waiting = [cuts[::-1] for board in boards if (cuts := _own_cuts(board, kerf, level, sheet))]
+        now: tuple[CutWay, int] | None = None
+        while waiting:
+            heads = {(cuts[-1].way, cuts[-1].setting) for cuts in waiting}
+            if now not in heads:
+                now = max(heads, key=lambda head: (head[0] is CutWay.RIP, head[1]))
+            for cuts in waiting:
+                while cuts and (cuts[-1].way, cuts[-1].setting) == now:
+                    found.append(cuts.pop())
+            waiting = [cuts for cuts in waiting if cuts]
+        boards = [inside for board in boards for _, inside in board.parts if inside is not None]
+        level += 1
+    return found
+
+
+def _roughed(cuts: list[SawCut], whole: _Divided, sawing: Sawing) -> list[SawCut]:
+    """Return the cuts with the first ones through the whole sheet made over size, and trued up before the rest.
+
+    Over size takes room: as many cuts are rough as the waste at the end of the sheet allows, the others are cut
+    to the line.
+    """
+    own = [cut for cut in cuts if cut.level == 0]
+    rip = whole.way is CutWay.RIP
+    end, inside = whole.parts[-1] if whole.parts else (whole.board, None)
+    room = (end.width if rip else end.length) if inside is None else 0
+    count = min(room // sawing.over, sum(bool(cut.codes) for cut in own))
+    if sawing.rough_cuts is not None:
+        count = min(count, sawing.rough_cuts)
+    rough: list[SawCut] = []
+    true: list[SawCut] = []
+    for cut in own:
+        if cut.codes and len(true) < count:
+            rough.append(replace(cut, setting=cut.setting + sawing.over, kind=CutKind.ROUGH))
+            true.append(replace(cut, board=cut.kept, kind=CutKind.TRUE, fresh=True))
+        else:
+            rough.append(cut)
+    return [*rough, *true, *cuts[len(own) :]]
 
 
 def _largest_rest(parts: list[tuple[Board, list[Spot]]]) -> int:
@@ -200,8 +323,10 @@ def _pushed(board: Board, spots: list[Spot], kerf: int) -> list[Spot]:
     )
     done: list[Spot] = []
     at = board
+    rip = way is CutWay.RIP
+    # The widest first and equal ones beside each other: one setting after another, each only once.
+    parts.sort(key=lambda part: -(part[0].width if rip else part[0].length))
     for piece, inside in parts:
-        rip = way is CutWay.RIP
         size = piece.width if rip else piece.length
         done += _pushed(Board(at.x, at.y, piece.length, piece.width), inside, kerf)
         at = _after(at, size + kerf, rip)

@@ -7,7 +7,7 @@ from collections.abc import Mapping
 
 from ..cuts.apart import Loose, after
 from ..cuts.plan import CutSheet, Plan
-from ..cuts.saw_order import Board, CutWay, SawCut, cutting, worth_keeping
+from ..cuts.saw_order import Board, CutWay, SawCut, cuts_of, worth_keeping
 from ..lengths import TICKS_PER_MM, Length
 from ..parts.listing import Part
 from ..units import Units
@@ -32,7 +32,7 @@ def sheet_view(
     """
     length, width = sheet.supply.length / TICKS_PER_MM, sheet.supply.width / TICKS_PER_MM
     drawing = Drawing(sheet.supply.code)
-    order = cutting(sheet, plan.problem.kerf, plan.problem.trim)
+    order = cuts_of(plan, sheet)
     whole = Board(0, 0, sheet.supply.length, sheet.supply.width)
     boards = after(order, done, plan.problem.kerf) or [Loose(whole)]
     for loose in boards:

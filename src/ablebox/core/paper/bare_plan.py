@@ -5,7 +5,8 @@ from __future__ import annotations
 
 from typing import Any
 
-from ..cuts.plan import Plan, Spot
+from ..cuts.plan import Plan
+from ..cuts.problem import Spot
 from ..lengths import TICKS_PER_MM
 from .cutplan_csv import Lists
 

@@ -7,7 +7,7 @@ from collections.abc import Mapping
 from typing import Any
 
 from ..cuts.plan import CutSheet, Plan
-from ..cuts.saw_order import cutting
+from ..cuts.saw_order import cuts_of
 from ..parts.listing import Part
 from ..shop.made import Made
 from ..shop.plans import verdict
@@ -38,7 +38,7 @@ def _plan(made: Made, code: str, plan: Plan, by_code: Mapping[str, Part]) -> dic
 
 
 def _sheet(sheet: CutSheet, plan: Plan, by_code: Mapping[str, Part]) -> dict[str, Any]:
-    order = cutting(sheet, plan.problem.kerf, plan.problem.trim)
+    order = cuts_of(plan, sheet)
     spots = []
     for spot in sheet.spots:
         tree = spot_tree(spot, mm(spot.length), mm(spot.width))

@@ -15,7 +15,7 @@ from ezdxf.enums import TextEntityAlignment
 from ezdxf.filemanagement import new
 
 from ..cuts.plan import CutSheet, Plan
-from ..cuts.saw_order import cutting
+from ..cuts.saw_order import cuts_of
 from ..lengths import TICKS_PER_MM
 
 #: Colours by their number in the format: the layers are told apart by name all the same.
@@ -46,7 +46,7 @@ def sheets_dxf(sheets: Sequence[tuple[Plan, CutSheet, str]]) -> bytes:
             space.add_lwpolyline(_corners(x, y, dx, dy), close=True, dxfattribs={"layer": "PARTS"})
             _text(space, spot.code, x + dx / 2, y + dy / 2, min(40.0, dy * 0.5, dx / max(4, len(spot.code))),
                   TextEntityAlignment.MIDDLE_CENTER)  # fmt: skip
-        for rest in cutting(sheet, plan.problem.kerf, plan.problem.trim).rests:
+        for rest in cuts_of(plan, sheet).rests:
             x, y, dx, dy = (value / TICKS_PER_MM for value in (rest.x, rest.y, rest.length, rest.width))
             space.add_lwpolyline(_corners(x, up + y, dx, dy), close=True, dxfattribs={"layer": "OFFCUTS"})
         up += width + _APART

@@ -11,7 +11,7 @@ from collections.abc import Mapping, Sequence
 
 from ..bench.settings import BITS, settings
 from ..cuts.plan import CutSheet, Plan
-from ..cuts.saw_order import Cutting, CutWay, SawCut, cutting, worth_keeping
+from ..cuts.saw_order import Cutting, CutWay, SawCut, cuts_of, worth_keeping
 from ..drawing import case_views
 from ..drawing.exploded import Look, exploded
 from ..drawing.part_view import part_view
@@ -279,7 +279,7 @@ class _Book:
         self.start(f"{goods.name}, sheet {number} of {len(plan.sheets)}", under)
         by_code = {part.code: part for part in self.made.parts}
         view = sheet_view(plan, sheet, by_code, self.made.units, goods.grained)
-        order = cutting(sheet, plan.problem.kerf, plan.problem.trim)
+        order = cuts_of(plan, sheet)
         replay(
             view, self.canvas, fitted(view, _EDGE, self.y, self.width - 2 * _EDGE - 200, self.height - self.y - _EDGE)
         )

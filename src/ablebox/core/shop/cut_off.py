@@ -6,7 +6,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from ..cuts.plan import CutSheet, Plan
-from ..cuts.saw_order import cutting, worth_keeping
+from ..cuts.saw_order import cuts_of, worth_keeping
 from ..lengths import Length
 from ..parts.listing import Part
 from ..project.rack_edits import with_stock
@@ -34,7 +34,7 @@ def sheet_cut(made: Made, code: str, plan: Plan, sheet: CutSheet) -> Project:
         done.add(place)
         pieces.append(DonePiece(place, code, part.cut_length.length, part.cut_width.length))
     rows = _without(list(project.rack.sheet_goods(code).sheets), sheet)
-    for rest in cutting(sheet, plan.problem.kerf, plan.problem.trim).rests:
+    for rest in cuts_of(plan, sheet).rests:
         if worth_keeping(rest):
             rows = _with_offcut(rows, Length(rest.length), Length(rest.width))
     return replace(with_stock(project, code, sheets=tuple(rows)), done=tuple(pieces))

@@ -19,7 +19,7 @@ from PyQt6.QtWidgets import (
 )
 
 from ...core.cuts.plan import CutSheet, Plan
-from ...core.cuts.saw_order import CutWay, cutting, worth_keeping
+from ...core.cuts.saw_order import CutWay, cuts_of, worth_keeping
 from ...core.drawing.shapes import Drawing
 from ...core.drawing.sheet_view import sheet_view
 from ...core.lengths import Length
@@ -152,7 +152,7 @@ class SheetsStage(Stage):
         if here is None or self._rack_button.isChecked():
             return
         _, plan, sheet, _ = here
-        cuts = len(cutting(sheet, plan.problem.kerf, plan.problem.trim).cuts)
+        cuts = len(cuts_of(plan, sheet).cuts)
         self._made[sheet] = max(0, min(cuts, self._made.get(sheet, 0) + by))
         self._show()
         self.desk.selection.changed.emit()
@@ -285,7 +285,7 @@ class SheetsStage(Stage):
             super().tape(column)
             return
         _, plan, sheet, number = here
-        order = cutting(sheet, plan.problem.kerf, plan.problem.trim)
+        order = cuts_of(plan, sheet)
         column.addWidget(Words("Fence settings", 20, True))
         unit = "inches" if made.units.name == "in" else "mm"
         column.addWidget(Words(f"Sheet {number}, in the order you cut · {unit}", 14, colour="quiet"))

@@ -9,8 +9,8 @@ from __future__ import annotations
 from collections import Counter
 from dataclasses import dataclass
 
-from ..plan import CutSheet, Spot
-from ..problem import Block, Problem, Supply
+from ..plan import CutSheet
+from ..problem import Block, Problem, Spot, Supply
 
 
 @dataclass(frozen=True, slots=True)
@@ -68,12 +68,14 @@ class Bed:
         length: usable, with one kerf.
         width: usable, with one kerf.
         count: how many there are; ``None`` for as many as needed.
+        cost: of one, as the problem compares it.
     """
 
     supply: Supply
     length: int
     width: int
     count: int | None
+    cost: int = 1
 
     def holds(self, blank: Blank) -> bool:
         """Whether a blank fits on the empty bed."""
@@ -99,7 +101,7 @@ def beds(problem: Problem) -> list[Bed]:
     for supply in problem.supplies:
         length, width = problem.usable(supply)
         if length > 0 and width > 0 and supply.count != 0:
-            found.append(Bed(supply, length + problem.kerf, width + problem.kerf, supply.count))
+            found.append(Bed(supply, length + problem.kerf, width + problem.kerf, supply.count, problem.cost(supply)))
 
     def order(bed: Bed) -> tuple[int, int]:
         area = bed.length * bed.width

@@ -12,7 +12,8 @@ from dataclasses import dataclass, field
 
 from .blanks import Bed, Blank
 
-_Free = tuple[int, int, int, int]
+#: A free rectangle: x, y, length, width, and how often the direction of cuts changes down to it.
+_Free = tuple[int, int, int, int, int]
 
 
 @dataclass(frozen=True, slots=True)
@@ -24,13 +25,22 @@ class Rule:
             ``long`` (least waste on the looser side).
         split: ``large`` keeps the largest rest whole, ``rip`` cuts along the sheet first,
             ``cross`` cuts across it first.
+        stages: how often the direction of cuts may change; 0 for any, otherwise the split tells the first one.
     """
 
     fit: str
     split: str
+    stages: int = 0
 
 
 RULES = tuple(Rule(fit, split) for split in ("large", "rip", "cross") for fit in ("short", "area", "long"))
+
+
+def rules_for(stages: int) -> tuple[Rule, ...]:
+    """Return the rules to choose from when the direction of cuts may change so often; 0 for any."""
+    if not stages:
+        return RULES
+    return tuple(Rule(fit, split, stages) for split in ("rip", "cross") for fit in ("short", "area", "long"))
 
 
 @dataclass(slots=True)
@@ -86,7 +96,7 @@ def lay_out(
             if left[i] != 0 and bed.holds(blank):
                 count = left[i]
                 left[i] = None if count is None else count - 1
-                lays.append(Lay(bed, [], [(0, 0, bed.length, bed.width)]))
+                lays.append(Lay(bed, [], [(0, 0, bed.length, bed.width, 1)]))
                 _place(blank, lays[-1:], rule, smallest)
                 break
         else:
@@ -102,7 +112,7 @@ def _place(blank: Blank, lays: list[Lay], rule: Rule, smallest: int) -> bool:
     if blank.fixed or blank.length == blank.width:
         ways = ways[:1]  # type: ignore[assignment]
     for lay in lays:
-        for at, (_, _, dx, dy) in enumerate(lay.free):
+        for at, (_, _, dx, dy, _) in enumerate(lay.free):
             for length, width, turned in ways:
                 over_x, over_y = dx - length, dy - width
                 if over_x < 0 or over_y < 0:
@@ -117,22 +127,28 @@ def _place(blank: Blank, lays: list[Lay], rule: Rule, smallest: int) -> bool:
                     best, best_lay, best_at, best_turned = score, lay, at, turned
     if best_lay is None:
         return False
-    _take(best_lay, best_at, blank, best_turned, rule.split, smallest)
+    _take(best_lay, best_at, blank, best_turned, rule, smallest)
     return True
 
 
-def _take(lay: Lay, at: int, blank: Blank, turned: bool, split: str, smallest: int) -> None:
-    x, y, dx, dy = lay.free.pop(at)
+def _take(lay: Lay, at: int, blank: Blank, turned: bool, rule: Rule, smallest: int) -> None:
+    x, y, dx, dy, level = lay.free.pop(at)
     length, width = (blank.width, blank.length) if turned else (blank.length, blank.width)
     lay.placed.append((blank, x, y, turned))
     right, above = dx - length, dy - width
-    if split == "large":
+    if rule.stages:
+        rip_first = (level % 2 == 1) is (rule.split == "rip")
+    elif rule.split == "large":
         rip_first = max(right * width, dx * above) >= max(right * dy, length * above)
     else:
-        rip_first = split == "rip"
-    rests = (
-        ((x + length, y, right, width), (x, y + width, dx, above))
-        if rip_first
-        else ((x + length, y, right, dy), (x, y + width, length, above))
-    )
-    lay.free += [rest for rest in rests if rest[2] >= smallest and rest[3] >= smallest]
+        rip_first = rule.split == "rip"
+    rests: tuple[_Free, _Free]
+    if rip_first:
+        rests = (x + length, y, right, width, level + 1), (x, y + width, dx, above, level)
+    else:
+        rests = (x + length, y, right, dy, level), (x, y + width, length, above, level + 1)
+    lay.free += [
+        rest
+        for rest in rests
+        if rest[2] >= smallest and rest[3] >= smallest and (not rule.stages or rest[4] <= rule.stages)
+    ]

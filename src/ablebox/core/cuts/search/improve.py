@@ -58,7 +58,7 @@ class Improver:
         beds: kinds of sheet, offcuts first.
         blanks: all blanks.
         lays: the layout to start from.
-        least: no layout needs fewer sheets.
+        least: no layout needs fewer bought sheets.
         seed: of the shuffling.
     """
 
@@ -91,7 +91,7 @@ class Improver:
         self._turn += 1
         if self._turn == 1:
             self._fill_until = share + (1.0 - share) * _FILL_FOR
-        if self._fillings and share < self._fill_until and not (len(self.lays) <= self.least and self._turn > 40):
+        if self._fillings and share < self._fill_until and not (len(self._bought()) <= self.least and self._turn > 40):
             return self._fill()
         self._fillings = []
         fewer = self._one_less() is not None
@@ -121,11 +121,16 @@ class Improver:
         return True
 
     def _worth(self, lays: list[Lay]) -> tuple[int, int, int, int]:
-        """Return what layouts are compared by: bought sheets, their area, all sheets, the largest remainder."""
+        """Return what layouts are compared by: what bought sheets cost, their area, all sheets, the largest remainder."""
         bought = [lay for lay in lays if not lay.bed.supply.offcut]
         area = sum(lay.bed.length * lay.bed.width for lay in bought)
         rests = (self._rest(lay) for lay in sorted(bought, key=lambda lay: lay.filled)[:3])
-        return len(bought), area, len(lays), -max((rest.length * rest.width for rest in rests if rest), default=0)
+        return (
+            sum(lay.bed.cost for lay in bought),
+            area,
+            len(lays),
+            -max((rest.length * rest.width for rest in rests if rest), default=0),
+        )
 
     def _bought(self) -> list[int]:
         return [i for i, lay in enumerate(self.lays) if not lay.bed.supply.offcut]
@@ -133,7 +138,7 @@ class Improver:
     def _one_less(self) -> int | None:
         """Return the bought sheet that is left away: the emptiest; ``None`` if no fewer can be."""
         bought = self._bought()
-        if len(self.lays) <= self.least or not bought:
+        if len(bought) <= self.least or not bought:
             return None
         return min(bought, key=lambda i: self.lays[i].filled)
 
@@ -236,7 +241,7 @@ class Improver:
     def _rest(self, lay: Lay) -> Board | None:
         """Return the largest rectangle left over on a sheet."""
         sheet = to_sheet(self.problem, lay.bed, lay.placed)
-        rests = cutting(sheet, self.problem.kerf, self.problem.trim).rests
+        rests = cutting(sheet, self.problem.kerf, self.problem.trim, self.problem.sawing).rests
         return rests[0] if rests else None
 
     def _larger_remainder(self) -> bool:

@@ -12,7 +12,8 @@ Principle" (2000), cited from memory.
 from __future__ import annotations
 
 from collections.abc import Callable, Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
+from importlib import import_module
 from random import Random
 
 from ...errors import PartTooLarge, StockShort
@@ -23,12 +24,15 @@ from ..checker import check
 from ..plan import Plan
 from ..problem import Block, Piece, Problem
 from ..saw_order import tidied
+from .around import Around
 from .blanks import Bed, Blank, beds, blanks, to_sheet
 from .compiled import COMPILED
-from .construct import RULES, Lay, Rule, lay_out
+from .construct import RULES, Lay, Rule, lay_out, rules_for
 from .improve import Improver
 from .joining import MANY, Joiner
+from .mixed import cheaper
 from .score import Score, score
+from .settings import Simpler
 from .strips import in_strips
 
 _MM = Units(System.MM)
@@ -39,6 +43,8 @@ _WORTH_LOADING, _A_STEP = 1_000, 10
 _RECENT = 30
 #: Of many blanks a better plan is shown when so much more of the search is over.
 _SHOW_EVERY = 0.08
+#: Share of a long search from which on the plan is only made simpler to cut.
+_SIMPLER_FROM = 0.92
 
 _SORTS: tuple[Callable[[Blank], tuple[int, ...]], ...] = (
     lambda blank: (-blank.length * blank.width, -blank.length),
@@ -94,24 +100,30 @@ def plan(
         StockShort: if the sheets run out.
     """
     _refuse_impossible(problem, units)
+    if problem.held:
+        around = Around(problem)
+        for step in plan(around.inner, rounds, stop, seed, units, spent, compiled):
+            yield replace(step, best=_proved(around.back(step.best)))
+        return
     worth = (rounds >= _WORTH_LOADING if compiled is None else compiled) and bool(problem.pieces)
     patient = spent is None or COMPILED.quick
+    over, stop = stop, _earlier(stop, spent, worth)
     if worth and not patient:
         COMPILED.start()
     search = _Search(problem, Random(seed))
     yield Progress(0, rounds, search.plan())
-    if (worth or not search.many) and search.sharpen():
+    if (worth or not search.many) and search.sharpen(worth):
         yield Progress(0, rounds, search.plan())
     if search.join(4, stop):
         yield Progress(0, rounds, search.plan())
     if not search.settled and not (worth and patient) and not search.far_too_many and search.try_all_rules(stop):
         yield Progress(0, rounds, search.plan())
     done = 0
-    if not worth or (not patient and COMPILED.loop is None):
-        for done, better in search.ruined(rounds, lambda: stop() or (worth and COMPILED.loop is not None)):
+    if not worth or problem.sawing.stages or (not patient and COMPILED.loop is None):
+        for done, better in search.ruined(rounds, lambda: stop() or search.may_go_over(worth)):
             if better:
                 yield Progress(done, rounds, search.plan())
-    if worth and search.lays and not stop():
+    if worth and search.lays and not problem.sawing.stages and not stop():
         loop = COMPILED.wait() if patient else COMPILED.loop
         if loop is not None:
             share = spent or (lambda: min(1.0, done / rounds))
@@ -124,7 +136,28 @@ def plan(
                     if not search.many or share() >= shown + _SHOW_EVERY:
                         shown = share()
                         yield Progress(min(done, rounds), rounds, search.plan())
+    search.cheapen(stop)
+    search.simplify(over)
     yield Progress(rounds, rounds, search.plan())
+
+
+def _earlier(stop: Callable[[], bool], spent: Callable[[], float] | None, worth: bool) -> Callable[[], bool]:
+    """Return when to stop looking for better plans: where a clock leads, some time is left for simpler ones."""
+    if spent is None or not worth:
+        return stop
+    return lambda: stop() or spent() > _SIMPLER_FROM
+
+
+def _proved(made: Plan) -> Plan:
+    """Return a plan that the checker has passed.
+
+    Raises:
+        AssertionError: if the search itself is at fault; such a plan is never shown.
+    """
+    faults = check(made)
+    if faults:
+        raise AssertionError("; ".join(faults))
+    return made
 
 
 def last(
@@ -154,6 +187,7 @@ class _Search:
         self.problem, self.rng = problem, rng
         self.beds, self.blanks = beds(problem), blanks(problem)
         self.smallest = min((min(blank.length, blank.width) for blank in self.blanks), default=1)
+        self.rules = rules_for(problem.sawing.stages)
         self.bound = bound(problem)
         self.many = len(self.blanks) > MANY
         self.far_too_many = len(self.blanks) > 2 * MANY
@@ -162,14 +196,14 @@ class _Search:
         self.score: Score = score(self.lays)
 
     def _first(self) -> list[Lay]:
-        if self.many and len(self.beds) == 1:
+        if self.many and len(self.beds) == 1 and not self.problem.sawing.stages:
             quick = in_strips(self.blanks, self.beds[0])
             if quick is not None:
                 return quick
         fewest_left, missing = len(self.blanks), ""
         for by in _SORTS:
             order = sorted(self.blanks, key=by)
-            for rule in RULES:
+            for rule in self.rules:
                 lays = lay_out(order, self.beds, rule, self.smallest, recent=_RECENT if self.many else 0)
                 if lays is not None:
                     return lays
@@ -194,7 +228,9 @@ class _Search:
     @property
     def settled(self) -> bool:
         """Whether fewer sheets are out of the question."""
-        return len(self.lays) <= self.bound.sheets
+        if self.problem.by_price:
+            return sum(self.problem.cost(lay.bed.supply) for lay in self.lays) <= self.bound.cost
+        return sum(not lay.bed.supply.offcut for lay in self.lays) <= self.bound.sheets
 
     def plan(self) -> Plan:
         """Return the best layout as a plan, after the checker has passed it.
@@ -208,13 +244,15 @@ class _Search:
         kerf, trim = self.problem.kerf, self.problem.trim
         laid = tuple(to_sheet(self.problem, lay.bed, lay.placed) for lay in ordered)
         made = Plan(self.problem, tuple(tidied(sheet, kerf, trim) for sheet in laid), self.bound)
-        faults = check(made)
-        if faults and self.problem.blocks:
+        if self.problem.blocks and check(made):
             # Pushing pieces together may have torn a block apart.
-            made = Plan(self.problem, laid, self.bound)
-            faults = check(made)
-        if faults:
-            raise AssertionError("; ".join(faults))
+            together = {member.code for block in self.problem.blocks for member in block.members}
+            sheets = (
+                sheet if any(spot.code in together for spot in sheet.spots) else tidied(sheet, kerf, trim)
+                for sheet in laid
+            )
+            made = Plan(self.problem, tuple(sheets), self.bound)
+        _proved(made)
         self._planned = (self.lays, made)
         return made
 
@@ -233,23 +271,32 @@ class _Search:
         for beds_order in self._bed_orders():
             for by in _SORTS[: 1 if self.many else None]:
                 order = sorted(self.blanks, key=by)
-                for rule in RULES[: 2 if self.many else None]:
+                for rule in self.rules[: 2 if self.many else None]:
                     if stop():
                         return better
                     better |= self._keep_if_better(lay_out(order, beds_order, rule, self.smallest))
         return better
 
-    def sharpen(self) -> bool:
-        """Look for a better bound where the area's does not prove the plan; return whether there is one."""
+    def sharpen(self, worth: bool) -> bool:
+        """Look for a better bound where the area's does not prove the plan; return whether there is one.
+
+        Args:
+            worth: whether the search is long enough for the solver of the best bound to be loaded.
+        """
         if self.settled:
             return False
-        old, self.bound = self.bound, sharper(self.problem, self.bound)
+        old = self.bound
+        if worth:
+            # By name, as the compiled loop is: a short search never pays for it.
+            self.bound = import_module("..pair_bound", __package__).sharpest(self.problem, old)
+        else:
+            self.bound = sharper(self.problem, old)
         return self.bound != old
 
     def join(self, times: int, stop: Callable[[], bool]) -> bool:
         """Join blanks along equal sides a few times and lay out what they come to; return whether it got better."""
         largest = max(self.beds, key=lambda bed: bed.length * bed.width, default=None)
-        if largest is None or self.many:
+        if largest is None or self.many or self.problem.sawing.stages:
             return False
         joiner, better = Joiner(largest.length, largest.width, self.rng), False
         for _ in range(times):
@@ -260,6 +307,25 @@ class _Search:
             lays = lay_out(order, self.beds, RULES[0], self.smallest)
             better |= self._keep_if_better(lays and [_apart(lay) for lay in lays])
         return better
+
+    def may_go_over(self, worth: bool) -> bool:
+        """Whether the compiled loop is there to take over."""
+        return worth and not self.problem.sawing.stages and COMPILED.loop is not None
+
+    def cheapen(self, stop: Callable[[], bool]) -> None:
+        """Where sheets of several sizes are to be had, put what lies on one or two of them on cheaper ones."""
+        if len(self.beds) < 2 or self.many:
+            return
+        while not stop():
+            found = cheaper(self.lays, self.beds, _SORTS, self.rules, self.smallest, stop)
+            if found is None or not self._keep_if_better(found):
+                return
+
+    def simplify(self, stop: Callable[[], bool]) -> None:
+        """Lay each sheet so that the fence is set less often."""
+        if self.far_too_many or stop():
+            return
+        self.lays = Simpler(self.problem, self.rules, self.smallest, self.rng).lays(self.lays, stop)
 
     def ruined(self, rounds: int, stop: Callable[[], bool]) -> Iterator[tuple[int, bool]]:
         """Ruin and recreate until stopped or settled; yields each round done and whether it got better."""
@@ -298,7 +364,7 @@ class _Search:
         else:
             order = rng.sample(loose, len(loose))
         left = self._beds_left(kept)
-        rule = rng.choice(RULES)
+        rule = rng.choice(self.rules)
         fresh = lay_out(order, left, rule, self.smallest, limit=len(chosen) + 1)
         return fresh is not None and self._keep_if_better(kept + fresh)
 
@@ -310,7 +376,7 @@ class _Search:
                 continue
             free = bed.count - sum(lay.bed.supply is bed.supply for lay in kept)
             if free > 0:
-                left.append(Bed(bed.supply, bed.length, bed.width, free))
+                left.append(replace(bed, count=free))
         if self.rng.random() < 0.3:
             bought = [bed for bed in left if not bed.supply.offcut]
             left = [bed for bed in left if bed.supply.offcut] + self.rng.sample(bought, len(bought))

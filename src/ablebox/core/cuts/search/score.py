@@ -1,7 +1,7 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
 """Which of two layouts is better.
 
-Fewest sheets that cost something first, then their area, then all sheets, then the emptiest
+Fewest sheets that are bought first, or the cheapest where prices are compared, then their area, then all sheets, then the emptiest
 last one: squares of the fillings grow when what is empty gathers in one place.
 """
 
@@ -18,4 +18,4 @@ def score(lays: list[Lay]) -> Score:
     area = sum(lay.bed.length * lay.bed.width for lay in bought)
     gathered = sum(lay.filled**2 for lay in lays)
     largest = max((lay.largest_free / (lay.bed.length * lay.bed.width) for lay in bought), default=0.0)
-    return len(bought), area, len(lays), -gathered - 0.1 * largest
+    return sum(lay.bed.cost for lay in bought), area, len(lays), -gathered - 0.1 * largest
