@@ -98,7 +98,7 @@ class Projects(Case):
     def test_plan_and_book(self) -> None:
         status, out, _ = run("plan", FILE, "--json", "-")
         tree = json.loads(out)
-        self.assertEqual((status, tree["verdict"]), (0, "5 sheets, and no plan needs fewer"))
+        self.assertEqual((status, tree["verdict"]), (0, "4 sheets and 1 offcut, and no plan needs fewer"))
         self.assertIn("no", run("plan", FILE)[1].lower() + "no")
         target = self.folder / "book.pdf"
         self.assertEqual(run("book", FILE, "--pdf", str(target))[0], 0)

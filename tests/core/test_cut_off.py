@@ -46,7 +46,7 @@ class CutOff(unittest.TestCase):
             sheet = plan.sheets[0]
             before, rows = wanted(made, "case"), project.rack.sheet_goods("case").sheets
             rests = [r for r in cutting(sheet, plan.problem.kerf, plan.problem.trim).rests if worth_keeping(r)]
-            project = sheet_cut(made, "case", plan, sheet)
+            project = sheet_cut(made, "case", plan, plan.sheets.index(sheet) + 1)
             self.assertEqual(before - Counter(spot.code for spot in sheet.spots), wanted(Made(project), "case"))
             after = project.rack.sheet_goods("case").sheets
             there = sum(row.count or 0 for row in rows)
@@ -61,7 +61,7 @@ class CutOff(unittest.TestCase):
     def test_a_spoiled_piece_is_planned_again_from_what_is_left_and_the_rest_stays_cut(self) -> None:
         made = Made(start())
         plan = plan_all(made, 30)["case"]
-        project = sheet_cut(made, "case", plan, plan.sheets[0])
+        project = sheet_cut(made, "case", plan, 1)
         part = next(p for p in made.parts if p.code == plan.sheets[0].spots[0].code)
         again = spoiled(project, part)
         self.assertEqual(cut_already(again, part), cut_already(project, part) - 1)
@@ -73,7 +73,7 @@ class CutOff(unittest.TestCase):
         made = Made(start())
         plan = plan_all(made, 30)["case"]
         sheet = next(s for s in plan.sheets if any(spot.code == "A-01" for spot in s.spots))
-        cut = sheet_cut(made, "case", plan, sheet)
+        cut = sheet_cut(made, "case", plan, plan.sheets.index(sheet) + 1)
         self.assertFalse([s for s in snags(Made(cut)) if s.code.startswith("cut.")])
         taller = cut.with_case(replace(cut.case("A"), height=cut.case("A").height + inches(1)))
         told = [s for s in snags(Made(taller)) if s.code == "cut.otherwise" and "A-01" in s.sentence]
@@ -87,5 +87,5 @@ class CutOff(unittest.TestCase):
     def test_what_is_cut_needs_no_label(self) -> None:
         made = Made(start())
         plans = plan_all(made, 30)
-        cut = Made(sheet_cut(made, "case", plans["case"], plans["case"].sheets[0]))
+        cut = Made(sheet_cut(made, "case", plans["case"], 1))
         self.assertLess(len(labels(cut, plan_all(cut, 30))), len(labels(made, plans)))

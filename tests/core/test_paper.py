@@ -70,7 +70,7 @@ class Book(Demo):
         self.assertAlmostEqual(float(page.mediabox.height), 210 / 25.4 * 72, delta=0.1)
 
     def test_verdict_says_whether_fewer_are_possible(self) -> None:
-        self.assertEqual(verdict(self.plans), "5 sheets, and no plan needs fewer")
+        self.assertEqual(verdict(self.plans), "4 sheets and 1 offcut, and no plan needs fewer")
 
 
 class Lists(Demo):

@@ -20,9 +20,10 @@ from ablebox.core.case.frame.face_frame import Stile
 from ablebox.core.case.scribe import Scribe, Station
 from ablebox.core.project.files import load
 from ablebox.core.project.json_format import to_text
+from ablebox.core.project.tree import DonePiece, HeldPiece, HeldSheet, LoosePart, Project, RestChoice
 from ablebox.core.shop.made import Made
 from ablebox.core.snags.every import snags
-from ablebox.core.stock import Board, BoardGoods, Edging, Sheet, SheetGoods
+from ablebox.core.stock import Board, BoardGoods, Edging, Saw, Sheet, SheetGoods
 
 ROOT = Path(__file__).resolve().parent.parent.parent
 SOURCE = ROOT / "src" / "ablebox"
@@ -176,12 +177,13 @@ class WhatShips(unittest.TestCase):
 
     def test_the_file_format_is_documented_to_the_last_choice(self) -> None:
         text = (ROOT / "docs" / "file-format.md").read_text(encoding="utf-8")
+        held = (Saw, HeldSheet, HeldPiece, RestChoice, LoosePart, DonePiece, Project)
         for thing, schools in SCHOOLS.items():
             for name, record in schools.items():
                 row = next((line for line in text.splitlines() if line.startswith(f"| `{thing}` | `{name}` |")), "")
                 for field in fields(record):
                     self.assertIn(f"`{field.name}`", row, f"{thing} {name}")
-        for record in (Case, Cutout, Scribe, Station, Stile, Board, BoardGoods, SheetGoods, Sheet, Edging):
+        for record in (Case, Cutout, Scribe, Station, Stile, Board, BoardGoods, SheetGoods, Sheet, Edging, *held):
             for field in fields(record):
                 self.assertIn(f"`{field.name}`", text, record.__name__)
 

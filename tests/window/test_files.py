@@ -166,9 +166,10 @@ class PlannerProcess(UiCase):
     def test_a_planner_that_dies_is_said_and_begun_again(self) -> None:
         self.window = self.open(Planner(rounds=200_000))
         planner = self.window.desk.planner
-        self.wait_for(lambda: planner._process is not None and planner.plans)
-        assert planner._process is not None
-        planner._process.kill()
+        self.wait_for(lambda: planner._processes and planner._processes[0].process is not None and planner.plans)
+        process = planner._processes[0].process
+        assert process is not None
+        process.kill()
         self.wait_for(lambda: "planner" in planner.faults)
         planner._rounds = 20
         planner.again()

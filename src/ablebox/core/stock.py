@@ -83,25 +83,62 @@ class SheetGoods:
 
 
 @dataclass(frozen=True, slots=True)
+class Defect:
+    """What cannot be used of a board: a knot, a check, a nail, over the whole width.
+
+    Args:
+        at: where it begins, from the board's end.
+        length: how long it is.
+    """
+
+    at: Length
+    length: Length
+
+    def __post_init__(self) -> None:
+        if self.at < ZERO or self.length <= ZERO:
+            raise ValueError("a defect begins on the board and has a length above 0")
+
+
+@dataclass(frozen=True, slots=True)
 class Board:
-    """A size of board to be had.
+    """A size of board to be had, or boards on the rack.
 
     Args:
         name: what it is called at the counter, such as ``1x2``.
         width: as it really is.
         length: as sold.
         price: what one costs, in hundredths; ``None`` if nobody has said.
+        count: how many are on the rack, used before any is bought; ``None`` for as many as needed at the store.
+        defects: what cannot be used of it.
     """
 
     name: str
     width: Length
     length: Length
     price: int | None = None
+    count: int | None = None
+    defects: tuple[Defect, ...] = ()
 
     def __post_init__(self) -> None:
         if self.width <= ZERO or self.length <= ZERO:
             raise ValueError("a board has a width and a length above 0")
+        if self.count is not None and self.count < 0:
+            raise ValueError("the count of boards is 0 or more, or empty for as many as needed")
+        if any(defect.at + defect.length > self.length for defect in self.defects):
+            raise ValueError("a defect lies on its board")
         _check_price(self.price)
+
+    @property
+    def clear(self) -> tuple[tuple[Length, Length], ...]:
+        """Where the board is clear of defects: where each stretch begins and how long it is."""
+        found, at = [], ZERO
+        for defect in sorted(self.defects, key=lambda defect: defect.at):
+            if defect.at > at:
+                found.append((at, defect.at - at))
+            at = max(at, defect.at + defect.length)
+        if self.length > at:
+            found.append((at, self.length - at))
+        return tuple(found)
 
 
 @dataclass(frozen=True, slots=True)
@@ -115,6 +152,8 @@ class BoardGoods:
         measured: what calipers say; ``None`` until someone has measured.
         boards: the sizes to be had.
         stuff: what wood it is, a row of the catalogue of materials.
+        extra_length: how much longer than needed parts are cut first, for planing and squaring.
+        extra_width: how much wider they are ripped first, for jointing and planing.
     """
 
     code: str
@@ -123,10 +162,14 @@ class BoardGoods:
     measured: Length | None = None
     boards: tuple[Board, ...] = ()
     stuff: str = "soft-maple"
+    extra_length: Length = ZERO
+    extra_width: Length = ZERO
 
     def __post_init__(self) -> None:
         if self.nominal <= ZERO or (self.measured is not None and self.measured <= ZERO):
             raise ValueError("a thickness is above 0")
+        if self.extra_length < ZERO or self.extra_width < ZERO:
+            raise ValueError("what parts are cut larger for planing is 0 or more")
 
     @property
     def grained(self) -> bool:
@@ -199,6 +242,15 @@ class Edging:
         return self.thickness if self.deducted else ZERO
 
 
+class SawStyle(Enum):
+    """With what sheets are cut."""
+
+    TABLE = "table saw"
+    TRACK = "track saw, then table saw"
+    PANEL = "sliding or panel saw"
+    STORE = "cuts at the store, then table saw"
+
+
 @dataclass(frozen=True, slots=True)
 class Saw:
     """How sheets are cut.
@@ -208,18 +260,39 @@ class Saw:
         trim: what is cut off each factory edge first; 0 to trust it.
         opens: how far its fence opens; ``None`` if nobody has said.
         smallest: what must be left long enough to be held safely; ``None`` if nobody has said.
+        style: with what sheets are cut.
+        over: how much larger than needed the first cuts through a sheet are made, to be trued up at the table saw.
+        store_cuts: how many cuts of each sheet the store makes at most, where it makes the first ones.
+        stages: how often the direction of cuts may change: 2, 3 or 4, or 0 for as often as it takes.
+        longest: the longest rip there is room for; ``None`` if nobody has said.
+        heaviest: the heaviest board one pushes across the saw alone, in grams; ``None`` if nobody has said.
     """
 
     kerf: Length
     trim: Length
     opens: Length | None = None
     smallest: Length | None = None
+    style: SawStyle = SawStyle.TABLE
+    over: Length = ZERO
+    store_cuts: int = 2
+    stages: int = 0
+    longest: Length | None = None
+    heaviest: int | None = None
 
     def __post_init__(self) -> None:
-        if self.kerf < ZERO or self.trim < ZERO:
-            raise ValueError("kerf and trim are 0 or more")
-        if any(limit is not None and limit <= ZERO for limit in (self.opens, self.smallest)):
-            raise ValueError("what a fence opens to and the smallest piece are above 0, or empty if nobody has said")
+        if self.kerf < ZERO or self.trim < ZERO or self.over < ZERO:
+            raise ValueError("kerf, trim and what is cut over size are 0 or more")
+        if any(limit is not None and limit <= ZERO for limit in (self.opens, self.smallest, self.longest)):
+            raise ValueError("what a fence opens to and the limits of pieces are above 0, or empty if nobody has said")
+        if self.stages not in (0, 2, 3, 4) or self.store_cuts < 0:
+            raise ValueError("directions of cuts are 2, 3 or 4, or 0 for any; cuts at the store are 0 or more")
+        if self.heaviest is not None and self.heaviest <= 0:
+            raise ValueError("the heaviest board weighs something, or is empty if nobody has said")
+
+    @property
+    def roughs(self) -> bool:
+        """Whether the first cuts are made over size and trued up."""
+        return self.style in (SawStyle.TRACK, SawStyle.STORE) and self.over > ZERO
 
 
 @dataclass(frozen=True, slots=True)

@@ -1,51 +1,31 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""Background work: cut plans are searched in a process of their own.
+"""Background work: cut plans are searched in processes of their own, one for each core there is, two at most.
 
-The process yields every better plan as it finds it and stops when asked; the best plan so
-far is kept. A kind of sheet whose problem did not change keeps its plan.
+The best plan so far is always at hand. A kind of sheet whose problem did not change keeps its plan.
 """
 
 from __future__ import annotations
 
-import multiprocessing
-from multiprocessing.connection import Connection
+import os
+from dataclasses import replace
 
-from PyQt6.QtCore import QObject, QSocketNotifier, QTimer, pyqtSignal
+from PyQt6.QtCore import QObject, QTimer, pyqtSignal
 
+from ..core.cuts.bound import better
+from ..core.cuts.moving import adopted
 from ..core.cuts.plan import Plan
 from ..core.cuts.problem import Problem
-from ..core.cuts.search.compiled import COMPILED
-from ..core.cuts.search.planner import last, plan
+from ..core.cuts.saw_order import worth
+from ..core.cuts.search.planner import last
 from ..core.errors import AbleBoxError
+from .planning_process import PlanningProcess, Told
 
 ROUNDS = 1_500
 _WAIT_MS = 120
-
-
-def work(connection: Connection) -> None:
-    """Run in the other process: take jobs, send every better plan, stop when another job comes."""
-    COMPILED.start()
-    while True:
-        try:
-            job, problems, rounds = connection.recv()
-        except (EOFError, OSError, KeyboardInterrupt):
-            return
-        try:
-            for code, problem in problems:
-                if not _one(connection, job, code, problem, rounds):
-                    break
-            connection.send((job, "", None, 1.0, ""))
-        except (BrokenPipeError, OSError):
-            return
-
-
-def _one(connection: Connection, job: int, code: str, problem: Problem, rounds: int) -> bool:
-    try:
-        for step in plan(problem, rounds, connection.poll):
-            connection.send((job, code, step.best, step.rounds / max(1, step.total), ""))
-    except AbleBoxError as fault:
-        connection.send((job, code, None, 1.0, str(fault)))
-    return not connection.poll()
+#: Plans kept of what was wanted before.
+_REMEMBERED = 24
+#: Processes that search at the same time, each with other kinds of sheet.
+_PROCESSES = max(1, min(2, os.cpu_count() or 1))
 
 
 class Planner(QObject):
@@ -63,24 +43,31 @@ class Planner(QObject):
         self.plans: dict[str, Plan] = {}
         self.faults: dict[str, str] = {}
         self.running = False
-        self.progress = 0.0
         self._rounds = rounds
         self._problems: dict[str, Problem] = {}
         self._finished: set[str] = set()
+        self._earlier: list[Plan] = []
+        self._offered: dict[str, Plan] = {}
+        self._seed = 1
         self._job = 0
-        self._process: multiprocessing.process.BaseProcess | None = None
-        self._connection: Connection | None = None
-        self._notifier: QSocketNotifier | None = None
+        self._processes: list[PlanningProcess] = []
+        self._busy = 0
+        self._shares: dict[str, float] = {}
         self._timer = QTimer(self)
         self._timer.setSingleShot(True)
         self._timer.timeout.connect(self._start)
 
     def want(self, problems: dict[str, Problem]) -> None:
-        """Plan these problems; the ones that are as before keep their plans."""
+        """Plan these problems; the ones that are as before keep their plans, and so do those planned before."""
         kept = {code for code, problem in problems.items() if self._problems.get(code) == problem}
-        self.plans = {code: found for code, found in self.plans.items() if code in kept}
+        before, self.plans = self.plans, {code: found for code, found in self.plans.items() if code in kept}
         self.faults = {code: fault for code, fault in self.faults.items() if code in kept}
         self._finished &= kept
+        for code in set(problems) - kept:
+            found = self._known(problems[code], self._offered.pop(code, None), before.get(code))
+            if found is not None:
+                self.plans[code] = found
+                self._finished.add(code)
         self._problems = dict(problems)
         if set(problems) - self._finished:
             self.running = True
@@ -89,87 +76,118 @@ class Planner(QObject):
             self.running = False
         self.changed.emit()
 
+    def offer(self, code: str, plan: Plan) -> None:
+        """Offer a plan made by hand for what is going to be wanted next of a kind of sheet."""
+        self._offered[code] = plan
+
+    def _known(self, problem: Problem, *others: Plan | None) -> Plan | None:
+        """Return a finished plan for a problem: one made for it before, or one that differs in what is held only."""
+        for plan in self._earlier:
+            if plan.problem == problem:
+                return plan
+        found = (adopted(plan, problem) for plan in others if plan is not None)
+        return next((plan for plan in found if plan is not None), None)
+
+    def _remember(self) -> None:
+        """Keep finished plans for a while, so that undo shows them at once."""
+        done = [plan for code, plan in self.plans.items() if code in self._finished]
+        older = [plan for plan in self._earlier if all(plan is not each for each in done)]
+        self._earlier = [*done, *older][:_REMEMBERED]
+
+    def put(self, code: str, plan: Plan) -> None:
+        """Put another plan for the same problem in the place of the one at hand."""
+        if self._problems.get(code) == plan.problem:
+            self.plans[code] = plan
+            self._finished.add(code)
+            self._remember()
+            self.changed.emit()
+
     def again(self) -> None:
-        """Search once more from the start."""
+        """Search once more, from another beginning; the better plan is kept."""
+        self._seed += 1
         self._finished.clear()
-        self.want(self._problems)
+        self._earlier.clear()
+        self.faults.clear()
+        self.running = True
+        self._timer.start(_WAIT_MS)
+        self.changed.emit()
 
     def cancel(self) -> None:
         """Stop searching and keep the best plans so far."""
         self._timer.stop()
         self._job += 1
-        if self._connection is not None and self.running:
-            self._connection.send((self._job, [], 0))
+        if self.running:
+            for process in self._processes:
+                process.stop(self._job)
         self._finished |= set(self.plans)
         self.running = False
         self.changed.emit()
 
     def _start(self) -> None:
-        if self._connection is None:
-            self._begin_process()
-        assert self._connection is not None
         self._job += 1
-        self.progress = 0.0
-        open_problems = [(code, p) for code, p in self._problems.items() if code not in self._finished]
-        self._connection.send((self._job, open_problems, self._rounds))
+        wanted = [(code, p) for code, p in self._problems.items() if code not in self._finished]
+        # The largest first, each to the process with least to do.
+        wanted.sort(key=lambda row: -sum(piece.count for piece in row[1].pieces))
+        shares: list[list[tuple[str, Problem]]] = [[] for _ in range(min(len(wanted), _PROCESSES))]
+        for row in wanted:
+            min(shares, key=len).append(row)
+        while len(self._processes) < len(shares):
+            process = PlanningProcess()
+            process.told.connect(self._take)
+            process.lost.connect(self._lost)
+            self._processes.append(process)
+        self._busy = len(shares)
+        self._shares = {code: 0.0 for code, _ in wanted}
+        for process, share in zip(self._processes, shares, strict=False):
+            process.send(self._job, share, self._rounds, self._seed)
+        for process in self._processes[len(shares) :]:
+            process.stop(self._job - 1)
 
-    def _begin_process(self) -> None:
-        context = multiprocessing.get_context("spawn")
-        ours, theirs = context.Pipe()
-        self._process = context.Process(target=work, args=(theirs,), daemon=True, name="ablebox cut planner")
-        self._process.start()
-        theirs.close()
-        self._connection = ours
-        self._notifier = QSocketNotifier(ours.fileno(), QSocketNotifier.Type.Read, self)
-        self._notifier.activated.connect(self._read)
+    @property
+    def progress(self) -> float:
+        """How much of the search is over, from 0 to 1."""
+        return sum(self._shares.values()) / len(self._shares) if self._shares else 1.0
 
-    def _read(self) -> None:
-        assert self._connection is not None
-        told = False
-        while self._connection is not None and self._connection.poll():
-            try:
-                job, code, found, progress, fault = self._connection.recv()
-            except (EOFError, OSError):
-                self._lost()
-                break
-            if job == self._job:
-                self._take(code, found, progress, fault)
-                told = True
-        if told:
-            self.changed.emit()
+    def _take(self, told: Told) -> None:
+        if told.job != self._job:
+            return
+        if not told.code:
+            self._busy -= 1
+            if self._busy <= 0:
+                self.running = False
+                self._finished |= set(self.plans) | set(self.faults)
+                self._remember()
+        elif told.plan is not None:
+            self._keep(told.code, told.plan)
+            self.faults.pop(told.code, None)
+        elif told.fault:
+            self.faults[told.code] = told.fault
+        if told.code:
+            self._shares[told.code] = told.progress
+        self.changed.emit()
 
-    def _take(self, code: str, found: Plan | None, progress: float, fault: str) -> None:
-        if not code:
-            self.running = False
-            self._finished |= set(self.plans) | set(self.faults)
-        elif found is not None:
-            self.plans[code] = found
-            self.faults.pop(code, None)
-        elif fault:
-            self.faults[code] = fault
-        self.progress = progress
+    def _keep(self, code: str, found: Plan) -> None:
+        """Keep a plan if it is better than the one at hand, or says more of how few sheets there can be."""
+        old = self.plans.get(code)
+        if old is not None and old.problem == found.problem:
+            if old.bound != found.bound:
+                old = replace(old, bound=better(old.bound, found.bound))
+            if worth(old) <= worth(found):
+                found = old
+        self.plans[code] = found
 
     def _lost(self) -> None:
-        """The process has died: say so, and begin another one for the next plan."""
-        if self._notifier is not None:
-            self._notifier.setEnabled(False)
-        self._connection, self._notifier, self._process = None, None, None
+        """A process has died: say so; another one begins with the next plan."""
         self.running = False
         self.faults["planner"] = "The cut planner stopped by itself. Plan again from the Sheets stage."
         self.changed.emit()
 
     def close(self) -> None:
-        """End the other process."""
+        """End the other processes."""
         self._timer.stop()
-        if self._notifier is not None:
-            self._notifier.setEnabled(False)
-        if self._connection is not None:
-            self._connection.close()
-            self._connection = None
-        if self._process is not None:
-            self._process.terminate()
-            self._process.join(2)
-            self._process = None
+        for process in self._processes:
+            process.close()
+        self._processes.clear()
 
 
 class InstantPlanner(Planner):
@@ -179,11 +197,12 @@ class InstantPlanner(Planner):
         for code, problem in self._problems.items():
             if code not in self._finished:
                 try:
-                    self.plans[code] = last(problem, self._rounds)
+                    self._keep(code, last(problem, self._rounds, seed=self._seed))
                 except AbleBoxError as fault:
                     self.faults[code] = str(fault)
         self._finished |= set(self._problems)
-        self.running, self.progress = False, 1.0
+        self._remember()
+        self.running = False
         self.changed.emit()
 
     def want(self, problems: dict[str, Problem]) -> None:
@@ -192,3 +211,9 @@ class InstantPlanner(Planner):
         if self._timer.isActive():
             self._timer.stop()
             self._start()
+
+    def again(self) -> None:
+        """Search once more before returning."""
+        super().again()
+        self._timer.stop()
+        self._start()

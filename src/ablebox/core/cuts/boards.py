@@ -146,6 +146,17 @@ def _fill(sticks: list[Stick], whole: int, room: int, kerf: int, rng: Random | N
     return boards
 
 
+def fill_one(sizes: list[int], room: int) -> list[int]:
+    """Return the numbers of the sizes that fill a room best, the longest that fits among them; none if none fits.
+
+    Args:
+        sizes: kerf included, largest first.
+        room: kerf included.
+    """
+    start = next((i for i, size in enumerate(sizes) if size <= room), None)
+    return [] if start is None else _fullest(sizes, start, room)
+
+
 def _fullest(sizes: list[int], start: int, room: int) -> list[int]:
     """Return numbers of sizes, given largest first, that fill a room best, one of them given."""
     best, best_left, steps = [start], room - sizes[start], 0

@@ -20,7 +20,7 @@ def check(plan: Plan) -> list[str]:
     problem = plan.problem
     faults = _counts(plan)
     for number, sheet in enumerate(plan.sheets, start=1):
-        faults += [f"sheet {number}: {fault}" for fault in _sheet(sheet, problem)]
+        faults += [f"sheet {number}: {fault}" for fault in sheet_faults(sheet, problem)]
     return faults + _blocks(plan) + _held(plan)
 
 
@@ -87,7 +87,8 @@ def _held(plan: Plan) -> list[str]:
     return faults
 
 
-def _sheet(sheet: CutSheet, problem: Problem) -> list[str]:
+def sheet_faults(sheet: CutSheet, problem: Problem) -> list[str]:
+    """Return every fault of one sheet, in words, whatever else is to be cut."""
     faults = []
     known = {piece.code: piece for piece in problem.pieces}
     trim = problem.trim

@@ -121,6 +121,20 @@ def cuts_of(plan: Plan, sheet: CutSheet) -> Cutting:
     return cutting(sheet, plan.problem.kerf, plan.problem.trim, plan.problem.sawing)
 
 
+def worth(plan: Plan) -> tuple[int, int, int, int]:
+    """Return what plans for one problem are compared by; less is better.
+
+    What the sheets cost, how many there are, the largest remainder, and how often the fence is set.
+    """
+    largest, fence = 0, 0
+    for sheet in plan.sheets:
+        order = cuts_of(plan, sheet)
+        fence += order.settings
+        if order.rests and not sheet.supply.offcut:
+            largest = max(largest, order.rests[0].length * order.rests[0].width)
+    return plan.cost, len(plan.sheets), -largest, fence
+
+
 @dataclass(slots=True)
 class _Divided:
     """A board that is cut into parts by parallel cuts; ``way`` is ``None`` for a piece of its own."""

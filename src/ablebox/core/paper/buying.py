@@ -5,21 +5,18 @@ from __future__ import annotations
 
 from collections import Counter
 from collections.abc import Mapping
-from dataclasses import dataclass
 from fractions import Fraction
 from math import ceil
 
-from ..cuts.boards import BoardPlan, Stick, plan_boards
 from ..cuts.plan import Plan
-from ..lengths import TICKS_PER_FOOT, TICKS_PER_MM, Length, inches
+from ..lengths import TICKS_PER_FOOT, TICKS_PER_MM, Length
+from ..shop.boards import board_plans
 from ..shop.made import Made
-from ..stock import Board, BoardGoods, Edging
+from ..stock import Edging
 from ..units import System
 
 #: Banding bought over what is needed (10 %, common practice).
 BAND_WASTE = Fraction(1, 10)
-#: What each end of a board loses to checks (common practice).
-END_LOSS = inches(1)
 
 
 def sheets_to_buy(made: Made, plans: Mapping[str, Plan]) -> list[tuple[str, int]]:
@@ -73,68 +70,20 @@ def reasons(made: Made) -> dict[str, str]:
     }
 
 
-@dataclass(frozen=True, slots=True)
-class BoardNeed:
-    """How much of one size of board is needed.
-
-    Args:
-        goods: the boards.
-        board: the size.
-        run: length of all parts cut from it.
-        plan: which part is cut from which board.
-    """
-
-    goods: BoardGoods
-    board: Board
-    run: Length
-    plan: BoardPlan
-
-    @property
-    def pieces(self) -> int:
-        """How many boards are bought."""
-        return len(self.plan.boards)
-
-
-def boards_to_buy(made: Made) -> list[BoardNeed]:
-    """Return the boards to buy for frames and legs, the least length there can be; 1 in (25 mm) is lost at each end.
-
-    Cut ends lose an inch or so to checks and saw (common practice).
-    """
-    needs = []
-    for (goods, board), plan in board_plans(made).items():
-        run = Length(sum(stick.length for cut in plan.boards for stick in cut.sticks))
-        needs.append(BoardNeed(goods, board, run, plan))
-    return needs
-
-
-def board_plans(made: Made) -> dict[tuple[BoardGoods, Board], BoardPlan]:
-    """Return the plan for each size of board that is needed: each part from the narrowest board it can be ripped from."""
-    sticks: dict[tuple[BoardGoods, Board], list[Stick]] = {}
-    for part in made.parts:
-        if isinstance(part.goods, BoardGoods):
-            board = part.goods.board_for(part.cut_width.length)
-            if board is not None:
-                pieces = [Stick(code, part.cut_length.length.ticks) for code in part.pieces]
-                sticks.setdefault((part.goods, board), []).extend(pieces)
-    kerf = made.project.rack.saw.kerf.ticks
-    found = {}
-    for (goods, board), pieces in sticks.items():
-        lengths = [row.length.ticks for row in goods.boards if row.width == board.width]
-        found[(goods, board)] = plan_boards(pieces, lengths, kerf, END_LOSS.ticks)
-    return found
-
-
-def board_words(need: BoardNeed, made: Made) -> str:
-    """Return one line of the buying list."""
-    inch = made.units.system is System.INCH
-    run = f"{ceil(need.run.ticks / (TICKS_PER_FOOT if inch else 1000 * TICKS_PER_MM))} {'ft' if inch else 'm'}"
-    lengths = Counter(cut.length for cut in need.plan.boards)
-    counts = " + ".join(f"{n} × {made.units.write(Length(length))} long" for length, n in lengths.items())
-    fewer = ", no plan takes less" if need.plan.proven else ""
-    text = f"{need.goods.name}, {need.board.name}: {counts} ({run} of parts{fewer})"
-    for stick in need.plan.too_long:
-        text += f"; {stick.code} is longer than any board"
-    return text
+def boards_to_buy(made: Made) -> list[str]:
+    """Return one line of the buying list for each size of board."""
+    rows = []
+    for goods, plan in board_plans(made):
+        bought = Counter((board.plank.code, board.plank.length) for board in plan.bought)
+        for (name, length), count in bought.items():
+            rows.append(f"{goods.name}, {name}: {count} × {made.units.write(Length(length), True)} long")
+        if bought and plan.proven:
+            rows[-1] += "; no plan takes less"
+        if not bought:
+            rows.append(f"{goods.name}: the rack has enough")
+        for part in plan.too_large:
+            rows[-1] += f"; {part.code} is larger than any board"
+    return rows
 
 
 def cost(made: Made, plans: Mapping[str, Plan]) -> tuple[int, list[str]]:
@@ -153,14 +102,12 @@ def cost(made: Made, plans: Mapping[str, Plan]) -> tuple[int, list[str]]:
                 unknown.append(goods.name)
             else:
                 total += price
-    for need in boards_to_buy(made):
-        prices_of_length = {row.length.ticks: row.price for row in need.goods.boards if row.width == need.board.width}
-        for cut in need.plan.boards:
-            price = prices_of_length.get(cut.length)
-            if price is None:
-                unknown.append(f"{need.goods.name} {need.board.name}")
+    for boards, rips in board_plans(made):
+        for board in rips.bought:
+            if board.plank.price is None:
+                unknown.append(f"{boards.name} {board.plank.code}")
             else:
-                total += price
+                total += board.plank.price
     for edging, run in _band_runs(made).items():
         if edging.price is None:
             unknown.append(edging.name)

@@ -21,11 +21,13 @@ from ..lengths import Length
 from ..parts.listing import Part
 from ..parts.words import describe, drill, edges, grain
 from ..reckoning import Reckoned
+from ..shop.boards import board_plans
 from ..shop.made import Made, goods_words
 from ..shop.plans import verdict
 from ..snags.every import snags
 from ..units import System
-from .buying import banding, board_words, boards_to_buy, cost, hardware, money, reasons, sheets_to_buy
+from .board_words import rip_words
+from .buying import banding, boards_to_buy, cost, hardware, money, reasons, sheets_to_buy
 from .cautions import CAUTIONS
 from .pdf_canvas import PdfCanvas
 
@@ -141,8 +143,8 @@ class _Book:
         self.heading(_EDGE, "What to buy and take off the rack")
         for name, count in sheets_to_buy(made, self.plans):
             self.words(_EDGE, f"{count} × {name}", half - _EDGE - 30)
-        for need in boards_to_buy(made):
-            self.words(_EDGE, board_words(need, made), half - _EDGE - 30)
+        for line in boards_to_buy(made):
+            self.words(_EDGE, line, half - _EDGE - 30)
         for name, amount in banding(made):
             self.words(_EDGE, f"{amount} of {name}", half - _EDGE - 30)
         kinds = len(hardware(made))
@@ -302,24 +304,23 @@ class _Book:
 
     def boards(self) -> None:
         """Which part is cut from which board."""
-        needs = boards_to_buy(self.made)
-        if not needs:
+        plans = board_plans(self.made)
+        if not plans:
             return
         title = "Boards"
         self.start(
-            title, "Cut the longest first; an inch (25 mm) is off each end of a board, and a kerf between two parts."
+            title,
+            "Rip the strips, then cut the longest first; an inch (25 mm) is off each end, and a kerf between two parts.",
         )
-        for need in needs:
+        for goods, plan in plans:
             self.room_for(50, title)
-            self.heading(_EDGE, f"{need.goods.name}, {need.board.name}")
-            if need.plan.proven:
+            self.heading(_EDGE, goods.name)
+            if plan.proven:
                 self.words(_EDGE, "No plan takes less length of board.", self.width - 2 * _EDGE, 9, "settled")
-            for number, cut in enumerate(need.plan.boards, start=1):
-                pieces = ", ".join(f"{stick.code} at {self.write(Length(stick.length))}" for stick in cut.sticks)
-                rest = f"; {self.write(Length(cut.rest))} left" if cut.rest else ""
-                text = f"{number}. From {self.write(Length(cut.length))}: {pieces}{rest}"
-                self.room_for(16, title)
-                self.words(_EDGE, text, self.width - 2 * _EDGE, 9.5)
+            for number, board in enumerate(plan.boards, start=1):
+                self.room_for(30, title)
+                for text in rip_words(number, board, self.write):
+                    self.words(_EDGE, text, self.width - 2 * _EDGE, 9.5)
             self.y += 6
 
     def _cuts(self, order: Cutting, title: str) -> None:

@@ -79,6 +79,12 @@ class Part:
         return self.shows or face_at(self.axes[2], 1)
 
     @property
+    def sawn(self) -> tuple[int, int]:
+        """Its size at the saw, in ticks: along the grain, where there is grain, and across it."""
+        length, width = self.cut_length.length.ticks, self.cut_width.length.ticks
+        return (width, length) if self.grain is Grain.WIDTH else (length, width)
+
+    @property
     def count(self) -> int:
         """How many are cut."""
         return len(self.roles)

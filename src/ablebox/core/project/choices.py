@@ -16,6 +16,7 @@ from typing import Any
 from ..cabinet import places
 from ..lengths import ZERO, Length, millimetres
 from .choice import Choice
+from .loose_edits import loose_choice
 from .rack_choices import edging_choice, hardware_choice, stock_choice
 from .tree import Project
 
@@ -27,7 +28,8 @@ _THIN = millimetres("0.1")
 #: Numbers of the saw: words, and whether it may be left open.
 _SAW = {
     "kerf": ("kerf", False), "trim": ("trim", False), "opens": ("how far the fence opens", True),
-    "smallest": ("smallest piece that is held safely", True),
+    "smallest": ("smallest piece that is held safely", True), "over": ("what first cuts are made larger", False),
+    "longest": ("longest rip there is room for", True),
 }  # fmt: skip
 
 
@@ -44,6 +46,8 @@ def choice(project: Project, key: str) -> Choice | None:
         return hardware_choice(project, key, *rest.rpartition("/")[::2])
     if head == "saw" and rest in _SAW:
         return _saw_choice(project, key, rest)
+    if head == "loose":
+        return loose_choice(project, key, rest)
     if head in {case.letter for case in project.cases}:
         return _case_choice(project, key, head, rest)
     return None

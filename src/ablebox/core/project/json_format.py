@@ -8,6 +8,8 @@ Format history (see docs/file-format.md):
    fixed members name their joint; the rack has boards, prices, and what each stock is made of.
 3. Fronts on every side of a case, each with a fit of its own and grain that may run through; drawer boxes of any
    shape; hardware with the figures it is chosen by; the pieces that are cut.
+4. How sheets go through the saw; boards on the rack with what cannot be used of them; sheets on which pieces are
+   held; offcuts kept or scrapped; parts that belong to no case.
 """
 
 from __future__ import annotations
@@ -30,7 +32,7 @@ from ..units import System, Units
 from .tree import Project
 from .upgrades import upgraded
 
-FORMAT, VERSION = "ablebox", 3
+FORMAT, VERSION = "ablebox", 4
 
 _INCH, _MM = Units(System.INCH), Units(System.MM)
 _SCHOOL_NAMES = {record: name for schools in SCHOOLS.values() for name, record in schools.items()}

@@ -20,7 +20,7 @@ from .construction import Construction
 from .json_format import record_from, record_text
 from .upgrades import upgraded_shop
 
-FORMAT, VERSION = "ablebox-shop", 2
+FORMAT, VERSION = "ablebox-shop", 3
 
 
 @dataclass(frozen=True, slots=True)
@@ -59,7 +59,7 @@ def load_shop(path: Path) -> OwnShop:
         raise FileFaulty(str(path), [("", (fault.strerror or "it cannot be read").lower())], remedy) from None
     except ValueError:
         raise FileFaulty(str(path), [("", "the text breaks off or is damaged")], remedy) from None
-    if not isinstance(tree, dict) or tree.get("format") != FORMAT or tree.get("version") not in (1, VERSION):
+    if not isinstance(tree, dict) or tree.get("format") != FORMAT or tree.get("version") not in range(1, VERSION + 1):
         raise FileFaulty(str(path), [("", "this is not a shop of this Able Box")], remedy)
     shop: OwnShop = record_from(upgraded_shop(tree.get("shop"), tree["version"]), OwnShop, str(path))
     return shop

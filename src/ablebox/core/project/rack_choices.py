@@ -33,6 +33,10 @@ def stock_choice(project: Project, key: str, code: str, what: str) -> Choice | N
         name, words = _THICKNESSES[what]
         put = partial(_put_thickness, project, code, name)
         return Choice(key, f"{words} of {stock.name}", getattr(stock, what), _THIN, put)
+    if what in ("extra_length", "extra_width") and isinstance(stock, BoardGoods):
+        side = what.removeprefix("extra_")
+        put = partial(_put_thickness, project, code, what)
+        return Choice(key, f"what parts of {stock.name} are cut larger in {side}", getattr(stock, what), ZERO, put)
     found = re.fullmatch(r"(sheet|board)\.(\d+)\.(length|width)", what)
     rows, row_word = rows_of(stock), "board" if isinstance(stock, BoardGoods) else "sheet"
     if found is None or found[1] != row_word or not 1 <= int(found[2]) <= len(rows):

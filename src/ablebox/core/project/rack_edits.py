@@ -7,7 +7,9 @@ from dataclasses import replace
 from typing import Any
 
 from ..hardware import Hardware, usual
-from ..stock import Board, BoardGoods, Goods, Rack, Sheet
+from ..lengths import ZERO, inches, millimetres
+from ..stock import Board, BoardGoods, Goods, Rack, SawStyle, Sheet
+from ..units import System
 from .tree import Project, first_boards, first_rack, named_stock
 
 
@@ -18,7 +20,8 @@ def rows_of(stock: Goods) -> tuple[Sheet, ...] | tuple[Board, ...]:
 
 def used_codes(project: Project) -> set[str]:
     """Return the codes of all stock the cases are built from."""
-    return {code for case in project.cases for _, code in named_stock(case)}
+    loose = {part.goods for part in project.loose}
+    return loose | {code for case in project.cases for _, code in named_stock(case)}
 
 
 def with_stock(project: Project, code: str, **changes: Any) -> Project:
@@ -135,6 +138,23 @@ def with_hardware_price(project: Project, name: str, price: int | None) -> Proje
         if row.name != name or row.kind != "other" or price is not None
     )
     return _with_rack(project, hardware=kept)
+
+
+def with_saw(project: Project, **changes: Any) -> Project:
+    """Return the project with the saw changed."""
+    return _with_rack(project, saw=replace(project.rack.saw, **changes))
+
+
+def with_saw_style(project: Project, style: SawStyle) -> Project:
+    """Return the project with sheets cut another way, and what is usual with it.
+
+    A track saw's and a store's cuts are made over size by 1/4 in (6 mm) and trued up; a panel saw changes direction
+    three times at most (common practice).
+    """
+    inch = project.units.system is System.INCH
+    rough = style in (SawStyle.TRACK, SawStyle.STORE)
+    over = (inches("1/4") if inch else millimetres(6)) if rough else ZERO
+    return with_saw(project, style=style, over=over, stages=3 if style is SawStyle.PANEL else 0)
 
 
 def _adopted(project: Project, name: str) -> tuple[Hardware, ...] | None:

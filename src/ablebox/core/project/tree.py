@@ -11,7 +11,7 @@ from ..cabinet.design import Case
 from ..cabinet.kinds import starting_case
 from ..lengths import ZERO, Length, inches, millimetres
 from ..room.alcove import Alcove, first_readings
-from ..stock import Board, BoardGoods, Edging, Rack, Saw, Sheet, SheetGoods
+from ..stock import Board, BoardGoods, Edging, Grain, Rack, Saw, Sheet, SheetGoods
 from ..units import System, Units
 
 
@@ -33,6 +33,90 @@ class DonePiece:
 
 
 @dataclass(frozen=True, slots=True)
+class HeldPiece:
+    """A piece that has its place on a sheet.
+
+    Args:
+        place: case and role of the part it is for.
+        x: along the sheet's length, from its corner.
+        y: along its width.
+        turned: whether the piece's length lies along the sheet's width.
+    """
+
+    place: str
+    x: Length
+    y: Length
+    turned: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class HeldSheet:
+    """A sheet on which pieces stay where they are, because they were put there or because it is being cut.
+
+    Args:
+        goods: code of the stock.
+        length: of the sheet.
+        width: of it.
+        offcut: whether it is an offcut.
+        pieces: what lies on it for certain.
+        cuts: how many of its cuts are made; above 0 nothing is added to it any more.
+    """
+
+    goods: str
+    length: Length
+    width: Length
+    offcut: bool
+    pieces: tuple[HeldPiece, ...]
+    cuts: int = 0
+
+    def __post_init__(self) -> None:
+        if not self.pieces or self.cuts < 0:
+            raise ValueError("a sheet is held by a piece, and 0 or more of its cuts are made")
+
+
+@dataclass(frozen=True, slots=True)
+class RestChoice:
+    """What a person says of an offcut of a size: that it is kept, or that it is scrap.
+
+    Args:
+        goods: code of the stock.
+        length: of the offcut.
+        width: of it.
+        keep: whether it is kept.
+    """
+
+    goods: str
+    length: Length
+    width: Length
+    keep: bool
+
+
+@dataclass(frozen=True, slots=True)
+class LoosePart:
+    """A part that belongs to no case, cut along with the others.
+
+    Args:
+        name: what it is.
+        goods: code of the sheets it is cut from.
+        length: of it.
+        width: of it.
+        count: how many.
+        grain: which way the grain runs on it.
+    """
+
+    name: str
+    goods: str
+    length: Length
+    width: Length
+    count: int = 1
+    grain: Grain = Grain.LENGTH
+
+    def __post_init__(self) -> None:
+        if self.length <= ZERO or self.width <= ZERO or self.count < 1:
+            raise ValueError("a part has a length, a width and a count above 0")
+
+
+@dataclass(frozen=True, slots=True)
 class Project:
     """A project.
 
@@ -45,6 +129,9 @@ class Project:
         cases: the cases, left to right.
         measured: measurements that overrule sums, by the sum's key.
         done: pieces that have been cut; they are not planned again.
+        held: sheets on which some pieces stay where they are.
+        rests: which offcuts are kept or scrapped against the rule.
+        loose: parts that belong to no case.
     """
 
     name: str
@@ -55,6 +142,9 @@ class Project:
     cases: tuple[Case, ...]
     measured: Mapping[str, Length] = field(default_factory=dict)
     done: tuple[DonePiece, ...] = ()
+    held: tuple[HeldSheet, ...] = ()
+    rests: tuple[RestChoice, ...] = ()
+    loose: tuple[LoosePart, ...] = ()
 
     def __post_init__(self) -> None:
         letters = [case.letter for case in self.cases]
@@ -70,6 +160,12 @@ class Project:
         places = [piece.place for piece in self.done]
         if len(set(places)) != len(places):
             raise ValueError("a piece is cut once for its place")
+        held = [piece.place for sheet in self.held for piece in sheet.pieces]
+        if len(set(held)) != len(held):
+            raise ValueError("a piece is held on one sheet for its place")
+        for part in self.loose:
+            if part.goods not in known["sheets"]:
+                raise ValueError(f"the part “{part.name}” names sheets “{part.goods}”, which the project does not have")
         if any(length <= ZERO for length in self.measured.values()):
             raise ValueError("a measured size is above 0")
 

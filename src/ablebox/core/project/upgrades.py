@@ -29,12 +29,17 @@ def upgraded_shop(shop: Any, version: int) -> Any:
         shop: the tree as read.
         version: the file's version; the first is as old as the second of projects.
     """
-    if version > 1 or not isinstance(shop, dict):
+    if not isinstance(shop, dict):
         return shop
-    shop = _to_3({**shop})
-    shop.pop("done", None)
-    if isinstance(shop.get("presets"), dict):
-        shop["presets"] = {name: _fronts_of_to_3(way) for name, way in shop["presets"].items()}
+    shop = {**shop}
+    if version < 2:
+        shop = _to_3(shop)
+        if isinstance(shop.get("presets"), dict):
+            shop["presets"] = {name: _fronts_of_to_3(way) for name, way in shop["presets"].items()}
+    if version < 3:
+        shop = _to_4(shop)
+    for name in ("done", "held", "rests", "loose"):
+        shop.pop(name, None)
     return shop
 
 
@@ -198,4 +203,30 @@ def _cell_to_3(cell: Any) -> Any:
     return cell
 
 
-_STEPS = (_to_2, _to_3)
+def _to_4(project: dict[str, Any]) -> dict[str, Any]:
+    """To how sheets go through the saw, boards on the rack, sheets that are held and parts of no case."""
+    project.update(held=[], rests=[], loose=[])
+    rack = project.get("rack")
+    if isinstance(rack, dict):
+        rack = {**rack}
+        if isinstance(rack.get("saw"), dict):
+            rack["saw"] = {
+                **rack["saw"], "style": "table saw", "over": "0 in", "store_cuts": 2, "stages": 0, "longest": None,
+                "heaviest": None,
+            }  # fmt: skip
+        if isinstance(rack.get("boards"), list):
+            rack["boards"] = [_boards_to_4(row) for row in rack["boards"]]
+        project["rack"] = rack
+    return project
+
+
+def _boards_to_4(row: Any) -> Any:
+    if not isinstance(row, dict):
+        return row
+    row = {**row, "extra_length": "0 in", "extra_width": "0 in"}
+    if isinstance(row.get("boards"), list):
+        row["boards"] = [{**b, "count": None, "defects": []} if isinstance(b, dict) else b for b in row["boards"]]
+    return row
+
+
+_STEPS = (_to_2, _to_3, _to_4)

@@ -6,36 +6,38 @@ from __future__ import annotations
 from dataclasses import replace
 
 from ..cuts.plan import CutSheet, Plan
-from ..cuts.saw_order import cuts_of, worth_keeping
+from ..cuts.saw_order import cuts_of
 from ..lengths import Length
 from ..parts.listing import Part
 from ..project.rack_edits import with_stock
 from ..project.tree import DonePiece, Project
 from ..stock import Sheet
+from .held import own_sheet, places_of
 from .made import Made
+from .rests import kept
 
 
-def sheet_cut(made: Made, code: str, plan: Plan, sheet: CutSheet) -> Project:
+def sheet_cut(made: Made, code: str, plan: Plan, number: int) -> Project:
     """Return the project with a sheet cut: its pieces are done, it is off the rack, offcuts worth keeping are on it.
 
     Args:
         made: what was made.
         code: of the stock.
         plan: the plan the sheet belongs to.
-        sheet: the sheet.
+        number: of the sheet in the plan, from 1.
     """
-    project = made.project
-    done = {piece.place for piece in project.done}
+    project, sheet = made.project, plan.sheets[number - 1]
+    own = own_sheet(made.holdings[code].sheets, plan, number)
     by_code = {part.code: part for part in made.parts}
     pieces = list(project.done)
-    for spot in sheet.spots:
+    for spot, place in zip(sheet.spots, places_of(project, made.parts, code, sheet, own), strict=True):
         part = by_code[spot.code]
-        place = next(place for place in part.places if place not in done)
-        done.add(place)
         pieces.append(DonePiece(place, code, part.cut_length.length, part.cut_width.length))
+    if own is not None:
+        project = replace(project, held=tuple(each for each in project.held if each is not own))
     rows = _without(list(project.rack.sheet_goods(code).sheets), sheet)
     for rest in cuts_of(plan, sheet).rests:
-        if worth_keeping(rest):
+        if kept(project, code, rest):
             rows = _with_offcut(rows, Length(rest.length), Length(rest.width))
     return replace(with_stock(project, code, sheets=tuple(rows)), done=tuple(pieces))
 

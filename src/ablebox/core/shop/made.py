@@ -12,18 +12,20 @@ from ..assembly.check import Flaw, check
 from ..assembly.part import Assembly
 from ..cabinet.build import build
 from ..cabinet.design import Case
-from ..cuts.problem import Block, Piece, Problem, Supply
+from ..cuts.problem import Block, Piece, Problem, Sawing, Supply
 from ..errors import AbleBoxError
 from ..lengths import Length
 from ..parts.listing import Part, parts_list
+from ..parts.loose import LOOSE, loose_parts
 from ..project.tree import Project
 from ..reckoning import Reckoned
 from ..room.alcove import Measured
 from ..run.base_frames import under_all
 from ..run.widths import following_widths, run_width, taken
-from ..stock import Goods, Grain, Sheet
+from ..stock import Goods, Grain, Saw, SawStyle, Sheet
 from ..units import Units
 from .grain_blocks import grain_blocks
+from .held import Holding, holding
 
 
 @dataclass(slots=True)
@@ -84,8 +86,9 @@ class Made:
 
     @cached_property
     def parts(self) -> list[Part]:
-        """Every distinct part of every case."""
-        return [part for built in self._built for part in self._parts_of(built)]
+        """Every distinct part of every case, then those of none."""
+        own = [part for built in self._built for part in self._parts_of(built)]
+        return own + loose_parts(self.project.loose, self.project.rack, self.units)
 
     def _parts_of(self, built: _Built) -> list[Part]:
         if built.parts is None:
@@ -114,27 +117,46 @@ class Made:
         return (*self.project.rack.goods, *self.project.rack.boards)
 
     @cached_property
+    def left(self) -> dict[str, Part]:
+        """The part at each place in the design that is still to be cut."""
+        done = {piece.place for piece in self.project.done}
+        return {place: part for part in self.parts for place in part.places if place not in done}
+
+    @cached_property
+    def bare_problems(self) -> dict[str, Problem]:
+        """What is to be cut from each kind of sheet that is needed, by its code, as if nothing were held or joined."""
+        found, saw = {}, self.project.rack.saw
+        counts = Counter(part.code for part in self.left.values())
+        for goods in self.project.rack.goods:
+            pieces = tuple(
+                Piece(part.code, *part.sawn, counts[part.code], part.grain is not Grain.ANY)
+                for part in self.parts
+                if part.goods.code == goods.code and counts[part.code]
+            )
+            if pieces:
+                supplies = tuple(_supply(i, sheet, self.units) for i, sheet in enumerate(goods.sheets))
+                bare = Problem(pieces, supplies, saw.kerf.ticks, saw.trim.ticks, sawing=_sawing(saw))
+                found[goods.code] = bare
+        return found
+
+    @cached_property
+    def holdings(self) -> dict[str, Holding]:
+        """What is held on sheets, by the code of their stock."""
+        return {code: holding(self.project, code, bare, self.left) for code, bare in self.bare_problems.items()}
+
+    @cached_property
     def problems(self) -> dict[str, Problem]:
         """What is to be cut from each kind of sheet, by its code; only those that are needed."""
         found = {}
-        done = {piece.place for piece in self.project.done}
-        for goods in self.project.rack.goods:
-            left = (
-                (part, sum(place not in done for place in part.places))
-                for part in self.parts
-                if part.goods.code == goods.code
-            )
-            pieces = tuple(_piece(part, count) for part, count in left if count)
-            if pieces:
-                saw = self.project.rack.saw
-                supplies = tuple(_supply(i, sheet, self.units) for i, sheet in enumerate(goods.sheets))
-                bare = Problem(pieces, supplies, saw.kerf.ticks, saw.trim.ticks)
-                found[goods.code] = replace(bare, blocks=self._whole_blocks(bare, goods.code))
+        for code, bare in self.bare_problems.items():
+            held = self.holdings[code].held
+            free = Counter({piece.code: piece.count for piece in bare.pieces})
+            free -= Counter(spot.code for sheet in held for spot in sheet.spots)
+            found[code] = replace(bare, blocks=self._whole_blocks(bare, code, free), held=held)
         return found
 
-    def _whole_blocks(self, bare: Problem, code: str) -> tuple[Block, ...]:
-        """Return the blocks that a sheet holds and of which nothing has been cut yet."""
-        left = Counter({piece.code: piece.count for piece in bare.pieces})
+    def _whole_blocks(self, bare: Problem, code: str, left: Counter[str]) -> tuple[Block, ...]:
+        """Return the blocks that a sheet holds and of which nothing has been cut or held yet."""
         found = []
         for block in self.blocks.get(code, ()):
             wanted = Counter(member.code for member in block.members)
@@ -166,6 +188,10 @@ class Made:
                 found.setdefault(key, number)
         if self.run is not None:
             _collect(self.run, found)
+        for part in self.parts:
+            if part.case == LOOSE:
+                _collect(part.length, found)
+                _collect(part.width, found)
         return found
 
 
@@ -185,17 +211,15 @@ def _collect(number: Reckoned, found: dict[str, Reckoned]) -> None:
         _collect(term.item, found)
 
 
-def _piece(part: Part, count: int) -> Piece:
-    length, width, fixed = part.cut_length.length.ticks, part.cut_width.length.ticks, part.grain is not Grain.ANY
-    if part.grain is Grain.WIDTH:
-        length, width = width, length
-    return Piece(part.code, length, width, count, fixed)
+def _sawing(saw: Saw) -> Sawing:
+    rough_cuts = saw.store_cuts if saw.style is SawStyle.STORE else None
+    return Sawing(saw.stages, saw.over.ticks if saw.roughs else 0, rough_cuts)
 
 
 def _supply(index: int, sheet: Sheet, units: Units) -> Supply:
     words = "offcut" if sheet.offcut else "sheet"
     code = f"{words} {index + 1}: {units.write(sheet.length)} × {units.write(sheet.width)}"
-    return Supply(code, sheet.length.ticks, sheet.width.ticks, sheet.count, sheet.offcut)
+    return Supply(code, sheet.length.ticks, sheet.width.ticks, sheet.count, sheet.offcut, sheet.price)
 
 
 def buildable(project: Project) -> AbleBoxError | None:

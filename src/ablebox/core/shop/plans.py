@@ -25,11 +25,16 @@ def plan_all(made: Made, rounds: int = ROUNDS) -> dict[str, Plan]:
 
 def verdict(plans: Mapping[str, Plan]) -> str:
     """Say how many sheets the plans take, and whether fewer are possible."""
-    sheets = sum(len(plan.sheets) for plan in plans.values())
+    bought = sum(plan.bought for plan in plans.values())
+    offcuts = sum(len(plan.sheets) for plan in plans.values()) - bought
     least = sum(plan.bound.sheets for plan in plans.values())
-    count = f"{sheets} sheet{'s' if sheets != 1 else ''}"
-    if sheets <= least:
-        return f"{count}, and no plan needs fewer"
+    count = f"{bought} sheet{'s' if bought != 1 else ''}"
+    if offcuts:
+        count += f" and {offcuts} offcut{'s' if offcuts != 1 else ''}"
+    if all(plan.proven for plan in plans.values()):
+        return f"{count}, and no plan needs fewer" if bought <= least else f"{count}, and no plan costs less"
+    if bought <= least:
+        return f"{count}; a cheaper plan is not ruled out"
     if any(plan.bound.by_sizes for plan in plans.values()):
         return f"{count}; by area and sizes alone {least} would do"
     return f"{count}; by area alone {least} would do"

@@ -66,12 +66,14 @@ def no_board_is_long_enough(made: Made) -> Iterator[Snag]:
     for part in made.parts:
         if not isinstance(part.goods, BoardGoods):
             continue
-        fitting = [board for board in part.goods.boards if board.width >= part.cut_width.length]
-        longest = max((board.length for board in fitting), default=ZERO)
-        if longest < part.cut_length.length:
+        needed = part.cut_length.length + part.goods.extra_length
+        wide = part.cut_width.length + part.goods.extra_width
+        fitting = [board for board in part.goods.boards if board.width >= wide and board.count != 0]
+        longest = max((clear for board in fitting for _, clear in board.clear), default=ZERO)
+        if longest < needed:
             write = made.units.write
             text = (
-                f"{part.code} ({part.name}) is {write(part.cut_length.length)} long; the longest board of "
+                f"{part.code} ({part.name}) is cut {write(needed)} long and {write(wide)} wide first; the longest board of "
                 f"{part.goods.name} for it is {write(longest)}: add a longer one to the rack."
             )
             yield Snag("stock.short-board", Level.STOP, text, part.case, part.length.key)

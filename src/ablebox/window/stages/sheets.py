@@ -162,10 +162,10 @@ class SheetsStage(Stage):
         here = self.current()
         if here is None:
             return
-        code, plan, sheet, number = here
+        code, plan, _, number = here
         made = self.desk.document.made
         name = made.project.rack.sheet_goods(code).name
-        self.desk.change(f"{name}, sheet {number} is cut", sheet_cut(made, code, plan, sheet))
+        self.desk.change(f"{name}, sheet {number} is cut", sheet_cut(made, code, plan, number))
 
     def sheets(self) -> list[tuple[str, Plan, CutSheet, int]]:
         """Return all sheets in order: material, plan, sheet, and its number within the plan."""

@@ -1,0 +1,71 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""What a person does to the parts that belong to no case; ``loose/2.length`` is the length of the second."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Iterable
+from dataclasses import replace
+from typing import Any
+
+from ..lengths import inches, millimetres
+from ..units import System
+from .choice import Choice
+from .tree import LoosePart, Project
+
+_THIN = millimetres("0.1")
+
+
+def loose_choice(project: Project, key: str, what: str) -> Choice | None:
+    """Return the choice behind a size of such a part; ``None`` if there is none."""
+    found = re.fullmatch(r"(\d+)\.(length|width)", what)
+    if found is None or not 1 <= int(found[1]) <= len(project.loose):
+        return None
+    number, side = int(found[1]), found[2]
+    part = project.loose[number - 1]
+    return Choice(
+        key, f"{side} of {part.name}", getattr(part, side), _THIN, lambda v: with_loose(project, number, **{side: v})
+    )
+
+
+def with_loose(project: Project, number: int, **changes: Any) -> Project:
+    """Return the project with one of them changed, by its number from 1."""
+    rows = tuple(replace(row, **changes) if i == number else row for i, row in enumerate(project.loose, start=1))
+    return replace(project, loose=rows)
+
+
+def without_loose(project: Project, number: int) -> Project:
+    """Return the project without one of them; what was cut of it is forgotten, as numbers move up."""
+    rows = tuple(row for i, row in enumerate(project.loose, start=1) if i != number)
+    return _moved_up(replace(project, loose=rows), number)
+
+
+def with_more(project: Project, parts: Iterable[LoosePart]) -> Project:
+    """Return the project with more of them."""
+    return replace(project, loose=(*project.loose, *parts))
+
+
+def another(project: Project) -> Project:
+    """Return the project with one more, to be given its sizes: a shelf of the first sheets."""
+    inch = project.units.system is System.INCH
+    long, wide = (inches(24), inches(12)) if inch else (millimetres(600), millimetres(300))
+    goods = project.rack.goods[0].code if project.rack.goods else ""
+    return with_more(project, (LoosePart("a part of its own", goods, long, wide),))
+
+
+def _moved_up(project: Project, gone: int) -> Project:
+    """Give what is cut and held its new places after a part was taken away."""
+
+    def place(old: str) -> str | None:
+        found = re.fullmatch(r"x/(\d+)\.(\d+)", old)
+        if found is None or int(found[1]) < gone:
+            return old
+        return None if int(found[1]) == gone else f"x/{int(found[1]) - 1}.{found[2]}"
+
+    done = tuple(replace(piece, place=new) for piece in project.done if (new := place(piece.place)) is not None)
+    held = []
+    for sheet in project.held:
+        pieces = tuple(replace(piece, place=new) for piece in sheet.pieces if (new := place(piece.place)) is not None)
+        if pieces:
+            held.append(replace(sheet, pieces=pieces))
+    return replace(project, done=done, held=tuple(held))

@@ -1,0 +1,132 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Pieces that have their place on a sheet: put there by hand, or on a sheet that is being cut.
+
+A held sheet names places in the design; what the cut plan holds are the parts that stand there now. What no longer
+goes together, since a part has changed, is let go, and a snag says so.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, replace
+
+from ..cuts.checker import sheet_faults
+from ..cuts.plan import CutSheet, Plan
+from ..cuts.problem import Held, Problem, Spot, Supply
+from ..lengths import Length
+from ..parts.listing import Part
+from ..project.tree import HeldPiece, HeldSheet, Project
+
+
+@dataclass(frozen=True, slots=True)
+class Holding:
+    """What of a project's held sheets holds.
+
+    Args:
+        sheets: the sheets, in the order of the problem's.
+        held: the same for the cut plan.
+        gone: held sheets that do not go together any more.
+    """
+
+    sheets: tuple[HeldSheet, ...]
+    held: tuple[Held, ...]
+    gone: tuple[HeldSheet, ...]
+
+
+def holding(project: Project, code: str, bare: Problem, parts: Mapping[str, Part]) -> Holding:
+    """Return what is held of one kind of sheet.
+
+    Args:
+        project: the project.
+        code: of the kind of sheet.
+        bare: the problem without anything held.
+        parts: the part at each place that is still to be cut.
+    """
+    sheets, found, gone = [], [], []
+    used: dict[Supply, int] = {}
+    for sheet in project.held:
+        if sheet.goods != code:
+            continue
+        supply = _supply(bare, sheet)
+        held = _held(sheet, supply, parts) if supply is not None else None
+        if supply is None or held is None or sheet_faults(CutSheet(supply, held.spots), bare):
+            gone.append(sheet)
+            continue
+        used[supply] = used.get(supply, 0) + 1
+        if supply.count is not None and used[supply] > supply.count:
+            gone.append(sheet)
+            continue
+        sheets.append(sheet)
+        found.append(held)
+    return Holding(tuple(sheets), tuple(found), tuple(gone))
+
+
+def _supply(bare: Problem, sheet: HeldSheet) -> Supply | None:
+    size = sheet.length.ticks, sheet.width.ticks, sheet.offcut
+    return next((s for s in bare.supplies if (s.length, s.width, s.offcut) == size and s.count != 0), None)
+
+
+def _held(sheet: HeldSheet, supply: Supply, parts: Mapping[str, Part]) -> Held | None:
+    spots = []
+    for piece in sheet.pieces:
+        part = parts.get(piece.place)
+        if part is None or part.goods.code != sheet.goods:
+            return None
+        spots.append(Spot(part.code, piece.x.ticks, piece.y.ticks, *part.sawn, piece.turned))
+    return Held(supply, tuple(spots), sheet.cuts > 0)
+
+
+def places_of(project: Project, parts: Sequence[Part], code: str, sheet: CutSheet, own: HeldSheet | None) -> list[str]:
+    """Return which place in the design each piece of a sheet is for.
+
+    Pieces of one part are alike: what the sheet holds by name comes first, then whatever is held nowhere else.
+
+    Args:
+        project: the project.
+        parts: all parts.
+        code: of the kind of sheet.
+        sheet: the sheet.
+        own: what is held on it, if it is a held sheet.
+    """
+    by_code = {part.code: part for part in parts}
+    taken = {piece.place for piece in project.done}
+    taken |= {piece.place for held in project.held for piece in held.pieces}
+    there = {(piece.x.ticks, piece.y.ticks): piece.place for piece in own.pieces} if own is not None else {}
+    found = []
+    for spot in sheet.spots:
+        place = there.get((spot.x, spot.y))
+        if place is None:
+            place = next(each for each in by_code[spot.code].places if each not in taken)
+            taken.add(place)
+        found.append(place)
+    return found
+
+
+def own_sheet(sheets: Sequence[HeldSheet], plan: Plan, number: int) -> HeldSheet | None:
+    """Return what is held on a sheet of a plan, by its number from 1: held sheets come first."""
+    return sheets[number - 1] if number <= len(sheets) else None
+
+
+def hold(
+    project: Project, parts: Sequence[Part], code: str, sheet: CutSheet, own: HeldSheet | None, spots: Sequence[Spot],
+    cuts: int = 0,
+) -> Project:  # fmt: skip
+    """Return the project with certain pieces held on a sheet, in the place of what was held there; none lets it go.
+
+    Args:
+        project: the project.
+        parts: all parts.
+        code: of the kind of sheet.
+        sheet: the sheet as planned.
+        own: what is held on it now.
+        spots: the pieces to hold.
+        cuts: how many cuts of the sheet are made.
+    """
+    places = dict(zip(sheet.spots, places_of(project, parts, code, sheet, own), strict=True))
+    pieces = tuple(HeldPiece(places[spot], Length(spot.x), Length(spot.y), spot.turned) for spot in spots)
+    supply = sheet.supply
+    new = (HeldSheet(code, Length(supply.length), Length(supply.width), supply.offcut, pieces, cuts),) if pieces else ()
+    if own is None:
+        return replace(project, held=(*project.held, *new))
+    at = next(i for i, each in enumerate(project.held) if each is own)
+    return replace(project, held=(*project.held[:at], *new, *project.held[at + 1 :]))
