@@ -491,7 +491,7 @@ class PartsAndSheets(UiCase):
         self.assertEqual(self.window.desk.selection.number, "A/bottom/length")
         self.assertIn("2 × dado depth", self.words(self.window.tape))
         self.key(Qt.Key.Key_5, CTRL)
-        for i, (_, _, sheet, _) in enumerate(self.window.stages["sheets"].sheets()):  # type: ignore[attr-defined]
+        for i, (_, _, sheet, _) in enumerate(self.window.stages["sheets"].hand.sheets()):  # type: ignore[attr-defined]
             if "A-04" in [spot.code for spot in sheet.spots]:
                 self.window.desk.selection.select(sheet=i)
         self.settle()

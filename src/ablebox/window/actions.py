@@ -37,6 +37,9 @@ ACTIONS: tuple[ActionRow, ...] = (
     ActionRow("new", "File", "New in inches", "Ctrl+N", "Start a project in inches."),
     ActionRow("new-mm", "File", "New in millimetres", "", "Start a project in millimetres."),
     ActionRow("open", "File", "Open…", "Ctrl+O", "Open a project."),
+    ActionRow(
+        "read-parts", "File", "Read parts from a table…", "", "Add parts from CSV or a spreadsheet, column by column."
+    ),
     ActionRow("save", "File", "Save", "Ctrl+S", "Save the project; the previous version is kept beside it.", True),
     ActionRow("save-as", "File", "Save as…", "Ctrl+Shift+S", "Save the project under another name."),
     ActionRow("book", "File", "Shop book as PDF…", "Ctrl+E", "Write drawings, cut list and sheets as PDF.", True),

@@ -35,6 +35,14 @@ def for_file_to_open(parent: QWidget, folder: str) -> Path | None:
     return Path(name) if name else None
 
 
+def for_table_to_read(parent: QWidget, folder: str) -> Path | None:
+    """Ask which table to read parts from."""
+    name, _ = QFileDialog.getOpenFileName(
+        parent, "Read parts from a table", folder, "Tables (*.csv *.tsv *.txt *.xlsx *.ods);;All files (*)"
+    )
+    return Path(name) if name else None
+
+
 def for_file_to_write(parent: QWidget, title: str, start: str, kind: str, suffix: str) -> Path | None:
     """Ask where to write; the suffix is added if it is missing."""
     name, _ = QFileDialog.getSaveFileName(parent, title, start, f"{kind} (*{suffix})")

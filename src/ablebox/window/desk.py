@@ -79,6 +79,10 @@ class Desk(QObject):
             bay=selection.bay if case and selection.bay in bays(self.document.project.case(case).inside) else "",
         )
 
+    def known_case(self, letter: str) -> str | None:
+        """Return a case's letter if there is such a case: parts of their own belong to none."""
+        return letter if any(case.letter == letter for case in self.document.project.cases) else None
+
     def number(self, key: str) -> Reckoned | None:
         """Return the number behind a key, with its sum."""
         return self.document.made.numbers.get(key) if key else None

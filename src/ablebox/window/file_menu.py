@@ -22,7 +22,10 @@ from ..core.paper.labels import labels
 from ..core.paper.sheet_files import all_sheets_dxf
 from ..core.paper.shop_book import shop_book
 from ..core.paper.templates import templates
+from ..core.parts.loose import LOOSE
 from ..core.project.files import SUFFIX
+from ..core.project.loose_edits import with_more
+from ..core.project.parts_table import read_cells
 from ..core.project.tree import new_project
 from ..core.shop.plans import plan_all
 from ..core.units import System
@@ -30,6 +33,7 @@ from ..core.whole_file import write_whole
 from . import ask, settings
 from .desk import Desk
 from .printing import print_pages
+from .read_parts import ReadParts
 
 #: Rounds of search for sheets that are needed on paper before the planner has finished.
 _QUICK = 100
@@ -49,6 +53,7 @@ class FileMenu:
             "new": lambda: self.new(System.INCH),
             "new-mm": lambda: self.new(System.MM),
             "open": self.ask_and_open,
+            "read-parts": self.read_parts,
             "save": self.save,
             "save-as": self.save_as,
             "book": self.write_book,
@@ -114,6 +119,21 @@ class FileMenu:
         path = ask.for_file_to_open(self._window, self._folder())
         if path is not None:
             self.open(path)
+
+    def read_parts(self) -> None:
+        """Ask for a table, and which of its columns is what, and add its parts to those of no case."""
+        path = ask.for_table_to_read(self._window, self._folder())
+        if path is None:
+            return
+        try:
+            dialog = ReadParts(self._window, self._desk, path, read_cells(path))
+        except AbleBoxError as fault:
+            self._trouble(fault)
+            return
+        if dialog.exec() == QDialog.DialogCode.Accepted and dialog.parts:
+            project = self._desk.document.project
+            self._desk.change(f"Read {len(dialog.parts)} parts from {path.name}", with_more(project, dialog.parts))
+            self._desk.selection.select(stage="parts", number="", part=f"{LOOSE}-{len(project.loose) + 1:02d}")
 
     def open_dropped(self, name: str) -> None:
         """Open a file that was dropped on the window."""

@@ -18,6 +18,8 @@ _MORE_KEYS = (
     ("Tab", "next size on the drawing"),
     ("Enter", "take the typed size; else fix the snag"),
     ("Escape", "leave it as it was"),
+    ("Space, Backspace", "on a sheet: make the next cut, take one back"),
+    ("P, T", "on a sheet: pin the piece taken up, turn it"),
 )
 
 

@@ -1,18 +1,22 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
 """Boards of several widths: parts are cut from strips, and strips are ripped from boards, the widest first.
 
-What is on the rack is used up before anything is bought; what is left beside or behind a strip is a board again for
-what is narrower. For one width of part the least length of strip is bought; which boards the strips come
-from is chosen by price, or by area where a price is not known.
+What is on the rack is used up before anything is bought; what is left beside a strip is a board again for what is
+narrower. For one width of part the least length of strip is bought; which boards the strips come from is
+chosen by price, or by area where a price is not known. Narrower parts may come from the same strips as wider ones,
+where that costs less: every way of putting neighbouring widths together is tried, where there are few.
 """
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field
 from fractions import Fraction
 
 from .boards import BoardCut, Stick, fill_one, plan_boards
+
+#: Widths up to which every way of putting neighbours together is tried.
+_ALL_WAYS = 6
 
 
 @dataclass(frozen=True, slots=True)
@@ -89,11 +93,13 @@ class RipPlan:
         boards: each board, those on the rack first.
         proven: whether no plan buys less length of board.
         too_large: parts that no board is long and wide enough for.
+        widths: of each part, by its code, in ticks; a part may be narrower than its strip.
     """
 
     boards: tuple[Ripped, ...]
     proven: bool
     too_large: tuple[Wanted, ...] = ()
+    widths: Mapping[str, int] = field(default_factory=dict)
 
     @property
     def bought(self) -> list[Ripped]:
@@ -122,6 +128,38 @@ def plan_rips(wanted: Sequence[Wanted], planks: Sequence[Plank], kerf: int) -> R
         planks: boards on the rack and boards to be bought.
         kerf: width of a cut, in ticks.
     """
+    widths = sorted({part.width for part in wanted}, reverse=True)
+    best: tuple[tuple[int, int, int], RipPlan] | None = None
+    for joined in _groupings(len(widths)):
+        of: dict[int, int] = {}
+        for i, width in enumerate(widths):
+            of[width] = of[widths[i - 1]] if i and joined >> (i - 1) & 1 else width
+        plan = _planned(wanted, of, planks, kerf)
+        if best is None or _cost(plan) < best[0]:
+            best = _cost(plan), plan
+        if plan.proven:
+            break
+    assert best is not None
+    return best[1]
+
+
+def _groupings(count: int) -> list[int]:
+    """Return which widths are cut with the next wider one, a bit each: none of them first."""
+    if count <= _ALL_WAYS:
+        return list(range(1 << max(0, count - 1)))
+    return [0, *(1 << i for i in range(count - 1)), (1 << (count - 1)) - 1]
+
+
+def _cost(plan: RipPlan) -> tuple[int, int, int]:
+    """Return what plans are compared by: parts without a board, price where all prices are known, area of boards."""
+    bought = plan.bought
+    priced = all(board.plank.price is not None for board in bought)
+    price = sum(board.plank.price or 0 for board in bought) if priced else 0
+    return len(plan.too_large), price, sum(board.plank.length * board.plank.width for board in bought)
+
+
+def _planned(wanted: Sequence[Wanted], of: dict[int, int], planks: Sequence[Plank], kerf: int) -> RipPlan:
+    """Return the plan when each width is cut from strips of a certain width."""
     own = [
         _Open(plank, plank.width)
         for plank in sorted(planks, key=lambda p: (p.width, p.length))
@@ -131,9 +169,9 @@ def plan_rips(wanted: Sequence[Wanted], planks: Sequence[Plank], kerf: int) -> R
     opened: list[_Open] = []
     too_large: list[Wanted] = []
     least = 0
-    widths = sorted({part.width for part in wanted}, reverse=True)
+    widths = sorted(set(of.values()), reverse=True)
     for width in widths:
-        left = sorted((p for p in wanted if p.width == width), key=lambda p: (-p.length, p.code))
+        left = sorted((p for p in wanted if of[p.width] == width), key=lambda p: (-p.length, -p.width, p.code))
         for there in sorted([*own, *opened], key=lambda each: (each.left, each.plank.length)):
             left = _use(there, left, width, kerf)
         fitting = [plank for plank in sold if plank.width >= width]
@@ -143,6 +181,8 @@ def plan_rips(wanted: Sequence[Wanted], planks: Sequence[Plank], kerf: int) -> R
         loss = max((plank.loss for plank in fitting), default=0)
         plan = plan_boards(sticks, sorted({plank.length for plank in fitting}), kerf, loss)
         too_large += [part for part in left if part.code in {stick.code for stick in plan.too_long}]
+        if not fitting:
+            continue
         least += _least(plan.least, width, fitting, kerf)
         strips = [Strip(width, cut) for cut in plan.boards]
         while strips:
@@ -157,12 +197,13 @@ def plan_rips(wanted: Sequence[Wanted], planks: Sequence[Plank], kerf: int) -> R
                     strips.remove(other)
             opened.append(board)
     used = [each for each in own if each.strips] + opened
-    alone = all(a + b + kerf > plank.width for plank in sold for i, a in enumerate(widths) for b in widths[i + 1 :])
     bought = sum(each.plank.length for each in opened)
-    # What the rack has could have been used up by other parts: only plans that buy all of it, or nothing, are proven.
-    proven = not any(each.strips for each in own) and bought <= least and (alone or len(widths) == 1)
+    # What the rack has could have been used up by other parts: a plan that uses some of it and buys more is not proven.
+    # Nor is one of several widths, which could share boards in ways that are not tried.
+    proven = not any(each.strips for each in own) and bought <= least and len(of) == 1
     boards = tuple(Ripped(each.plank, tuple(each.strips), each.left) for each in used)
-    return RipPlan(boards, not too_large and (proven or not bought), tuple(too_large))
+    sizes = {part.code: part.width for part in wanted}
+    return RipPlan(boards, not too_large and (proven or not bought), tuple(too_large), sizes)
 
 
 def _use(there: _Open, left: list[Wanted], width: int, kerf: int) -> list[Wanted]:

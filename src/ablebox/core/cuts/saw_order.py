@@ -151,6 +151,11 @@ class _Divided:
             return 0
         return 1 + max(inside.depth for _, inside in self.parts if inside is not None)
 
+    @property
+    def count(self) -> int:
+        """How many parts it and its parts are cut into: the more, the more cuts."""
+        return len(self.parts) + sum(inside.count for _, inside in self.parts if inside is not None)
+
     def rests(self) -> list[Board]:
         """Return what is left over, in it and in its parts."""
         found = []
@@ -186,10 +191,11 @@ def cutting(sheet: CutSheet, kerf: int, trim: int, sawing: Sawing = Sawing()) ->
         if first is None or len(_parts(board, list(sheet.spots), kerf, first)) > 1:
             made = _divide(board, list(sheet.spots), kerf, first)
             rests = made.rests()
-            largest = max((rest.length * rest.width for rest in rests), default=0)
+            largest = max((rest.length * rest.width for rest in rests if worth_keeping(rest)), default=0)
             # As few levels as were asked for; then the first cut decides how large a remainder stays in one piece.
-            tried.append((min(0, sawing.stages - made.depth) if sawing.stages else 0, largest, made, rests))
-    *_, whole, rests = max(tried, key=lambda way: way[:2])
+            levels = min(0, sawing.stages - made.depth) if sawing.stages else 0
+            tried.append((levels, largest, -made.count, made, rests))
+    *_, whole, rests = max(tried, key=lambda way: way[:3])
     rests.sort(key=lambda rest: -rest.length * rest.width)
     made_cuts = _in_levels(whole, kerf, board)
     if sawing.over:

@@ -248,10 +248,19 @@ def _label(item: Label, canvas: Canvas, view: View, selected: str) -> list[Spot]
     if item.upright:
         canvas.upright(x, y, item.text, item.size, colour, item.bold)
         return [Spot(x - item.size * 0.8, y - width / 2, item.size * 1.6, width, item.hot)] if item.hot else []
+    left = x - {"middle": width / 2, "start": 0.0, "end": width}[item.anchor]
+    if item.ground:
+        half = item.size * 0.8
+        corners = [
+            (left - 4, y - half),
+            (left + width + 4, y - half),
+            (left + width + 4, y + half),
+            (left - 4, y + half),
+        ]
+        canvas.polygon(corners, item.ground, "", 0.0, False)
     canvas.text(x, y, item.text, item.size, item.anchor, colour, item.bold)
     if not item.hot:
         return []
-    left = x - {"middle": width / 2, "start": 0.0, "end": width}[item.anchor]
     return [Spot(left - 4, y - item.size, width + 8, item.size * 2, item.hot)]
 
 

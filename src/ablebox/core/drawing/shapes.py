@@ -116,6 +116,7 @@ class Label:
         shift: moved by this many points to the right and up.
         upright: turned by a quarter, reading upwards.
         within: largest width in mm; longer words are left out, 0 for no limit.
+        ground: colour behind the words, so that nothing runs through them; empty for none.
     """
 
     x: float
@@ -129,6 +130,7 @@ class Label:
     shift: Point = (0.0, 0.0)
     upright: bool = False
     within: float = 0.0
+    ground: str = ""
 
 
 @dataclass(frozen=True, slots=True)

@@ -7,17 +7,20 @@ from collections.abc import Mapping
 
 from ..cuts.apart import Loose, after
 from ..cuts.plan import CutSheet, Plan
-from ..cuts.saw_order import Board, CutWay, SawCut, cuts_of, worth_keeping
+from ..cuts.saw_order import Board, CutKind, CutWay, SawCut, cuts_of, worth_keeping
 from ..lengths import TICKS_PER_MM, Length
 from ..parts.listing import Part
 from ..units import Units
 from .palette import tint
-from .shapes import Area, Dimension, Drawing, Label, Path
+from .shapes import Area, Circle, Dimension, Drawing, Label, Path
+from .sheet_marks import Marks
+
+NOTHING = Marks()
 
 
 def sheet_view(
     plan: Plan, sheet: CutSheet, parts: Mapping[str, Part], units: Units, grained: bool, small: bool = False,
-    done: int = 0,
+    done: int = 0, marks: Marks = NOTHING,
 ) -> Drawing:  # fmt: skip
     """Return a sheet, its length to the right.
 
@@ -29,6 +32,7 @@ def sheet_view(
         grained: whether the grain runs along the sheet.
         small: leave words and dimensions away.
         done: how many cuts are made: what they free is pulled apart, and the next one is drawn.
+        marks: what is pinned, kept and taken up.
     """
     length, width = sheet.supply.length / TICKS_PER_MM, sheet.supply.width / TICKS_PER_MM
     drawing = Drawing(sheet.supply.code)
@@ -40,8 +44,11 @@ def sheet_view(
         dx, dy = loose.board.length / TICKS_PER_MM, loose.board.width / TICKS_PER_MM
         drawing.add(Area(x, y, dx, dy, "card", "quiet", 0.9, "" if small else "hatch"))
     for rest in order.rests:
-        if worth_keeping(rest):
+        if rest in marks.keep or (worth_keeping(rest) and rest not in marks.scrap):
             _rest(drawing, _pulled(rest, boards), units, small)
+        if rest == marks.rest and not small:
+            x, y, dx, dy = (t / TICKS_PER_MM for t in (rest.x, rest.y, rest.length, rest.width))
+            drawing.add(Area(x, y, dx, dy, "", "select", 2.2))
     for spot in sheet.spots:
         dx, dy = (reach / TICKS_PER_MM for reach in spot.reach)
         at = _pulled(Board(spot.x, spot.y, *spot.reach), boards)
@@ -51,6 +58,10 @@ def sheet_view(
         drawing.add(Area(x, y, dx, dy, tint(part.case), "ink", 0.6 if small else 1.2, pattern, f"part:{part.code}"))
         if not small:
             _words(drawing, part, x, y, dx, dy, units)
+        if spot in marks.pinned:
+            _pin(drawing, x, y, dx, dy, small)
+        if spot == marks.chosen and not small:
+            drawing.add(Area(x, y, dx, dy, "", "select", 2.2))
     if done and done < len(order.cuts):
         _next_cut(drawing, order.cuts[done], boards, units)
     if not small and not done:
@@ -78,9 +89,15 @@ def _next_cut(drawing: Drawing, cut: SawCut, boards: list[Loose], units: Units) 
         if rip
         else ((x + at, y - 40), (x + at, y + board.width / TICKS_PER_MM + 40))
     )
-    words = f"{'Rip' if rip else 'Crosscut'} at {units.write(Length(cut.setting))}"
+    words = f"{_WORDS[cut.kind] or ('Rip' if rip else 'Crosscut')} at {units.write(Length(cut.setting))}"
     drawing.add(Path(ends, "select", 3.0))
-    drawing.add(Label(ends[1][0], ends[1][1], words, 12, "end" if rip else "middle", "select", True, shift=(0, 12)))
+    # On the line itself, near its middle, where nothing but the cut has to be read.
+    middle = (ends[0][0] + ends[1][0]) / 2, (ends[0][1] + ends[1][1]) / 2
+    drawing.add(Label(*middle, words, 12, "middle", "select", True, ground="card"))
+
+
+#: How a cut is called that is neither a rip nor a crosscut to size.
+_WORDS = {CutKind.TRIM: "Trim", CutKind.ROUGH: "Rough cut", CutKind.TRUE: "True up", CutKind.SIZE: ""}
 
 
 def _words(drawing: Drawing, part: Part, x: float, y: float, dx: float, dy: float, units: Units) -> None:
@@ -102,6 +119,18 @@ def _words(drawing: Drawing, part: Part, x: float, y: float, dx: float, dy: floa
         drawing.add(Label(middle_x, middle_y, f"{part.code}  {size}", 10, bold=True, hot=hot, upright=True))
     else:
         drawing.add(Label(middle_x, middle_y, part.code, 10, bold=True, hot=hot, within=dx))
+
+
+def _pin(drawing: Drawing, x: float, y: float, dx: float, dy: float, small: bool) -> None:
+    """Draw a pin's head and needle into the upper left corner of a piece."""
+    if small:
+        drawing.add(Circle(x + dx / 2, y + dy / 2, 12, "select", "select", 2.2))
+        return
+    room = min(38.0, dx / 4, dy / 4)
+    drawing.add(
+        Path(((x + room, y + dy - room), (x + 2.1 * room, y + dy - 2.1 * room)), "select", 1.6),
+        Circle(x + room, y + dy - room, room * 0.42, "select", "select", 3.4),
+    )
 
 
 def _rest(drawing: Drawing, rest: Board, units: Units, small: bool) -> None:

@@ -5,16 +5,18 @@ from __future__ import annotations
 
 from collections.abc import Callable
 
-from ..cuts.rips import Ripped
+from ..cuts.boards import Stick
+from ..cuts.rips import Ripped, RipPlan, Strip
 from ..lengths import Length
 
 
-def rip_words(number: int, board: Ripped, write: Callable[[Length], str]) -> list[str]:
+def rip_words(number: int, board: Ripped, plan: RipPlan, write: Callable[[Length], str]) -> list[str]:
     """Return what to do with a board: one line for it, one for each strip.
 
     Args:
         number: of the board.
         board: with its strips.
+        plan: the plan it belongs to.
         write: how sizes are written.
     """
     plank = board.plank
@@ -23,10 +25,16 @@ def rip_words(number: int, board: Ripped, write: Callable[[Length], str]) -> lis
         whole += ", from the rack" + (f", beginning {write(Length(plank.at))} from its end" if plank.at else "")
     lines = []
     for strip in board.strips:
-        pieces = ", ".join(f"{stick.code} at {write(Length(stick.length))}" for stick in strip.cut.sticks)
+        pieces = ", ".join(_piece(stick, strip, plan, write) for stick in strip.cut.sticks)
         rest = f"; {write(Length(strip.cut.rest))} left" if strip.cut.rest else ""
         rip = f"rip {write(Length(strip.width))}: " if strip.width < plank.width else ""
         lines.append(f"{rip}{pieces}{rest}")
     if len(lines) == 1:
         return [f"{whole}: {lines[0]}"]
     return [whole, *(f"     {line}" for line in lines)]
+
+
+def _piece(stick: Stick, strip: Strip, plan: RipPlan, write: Callable[[Length], str]) -> str:
+    width = plan.widths.get(stick.code, strip.width)
+    narrower = f", then ripped to {write(Length(width))}" if width < strip.width else ""
+    return f"{stick.code} at {write(Length(stick.length))}{narrower}"

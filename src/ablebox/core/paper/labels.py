@@ -14,6 +14,7 @@ import segno
 
 from ..cuts.plan import Plan
 from ..parts.listing import Part
+from ..parts.loose import LOOSE
 from ..parts.words import edges, grain
 from ..shop.cut_off import cut_already
 from ..shop.made import Made
@@ -119,7 +120,7 @@ def _label(
         (part.name, 9.0, True, "ink"),
         (size, 10.0, False, "ink"),
         (f"banded {edges(part)}" if part.bands else f"grain {grain(part)}", 7.0, False, "quiet"),
-        (f"case {part.case} · {source}", 7.0, False, "quiet"),
+        (source if part.case == LOOSE else f"case {part.case} · {source}", 7.0, False, "quiet"),
     )
     at = y + 12
     for text, points, bold, colour in lines:

@@ -11,7 +11,7 @@ from collections.abc import Mapping, Sequence
 
 from ..bench.settings import BITS, settings
 from ..cuts.plan import CutSheet, Plan
-from ..cuts.saw_order import Cutting, CutWay, SawCut, cuts_of, worth_keeping
+from ..cuts.saw_order import CutKind, Cutting, CutWay, SawCut, cuts_of, worth_keeping
 from ..drawing import case_views
 from ..drawing.exploded import Look, exploded
 from ..drawing.part_view import part_view
@@ -29,6 +29,7 @@ from ..units import System
 from .board_words import rip_words
 from .buying import banding, boards_to_buy, cost, hardware, money, reasons, sheets_to_buy
 from .cautions import CAUTIONS
+from .fence_list import fence_rows, store_lines
 from .pdf_canvas import PdfCanvas
 
 _LETTER, _A4 = (792.0, 612.0), (841.89, 595.28)
@@ -51,6 +52,8 @@ def shop_book(made: Made, plans: Mapping[str, Plan]) -> bytes:
     for code, plan in plans.items():
         for number, sheet in enumerate(plan.sheets, start=1):
             book.sheet_page(code, plan, sheet, number)
+    book.fence_list(plans)
+    book.at_the_store(plans)
     book.boards()
     book.hardware()
     book.machining()
@@ -319,7 +322,7 @@ class _Book:
                 self.words(_EDGE, "No plan takes less length of board.", self.width - 2 * _EDGE, 9, "settled")
             for number, board in enumerate(plan.boards, start=1):
                 self.room_for(30, title)
-                for text in rip_words(number, board, self.write):
+                for text in rip_words(number, board, plan, self.write):
                     self.words(_EDGE, text, self.width - 2 * _EDGE, 9.5)
             self.y += 6
 
@@ -337,11 +340,42 @@ class _Book:
 
     def _cut_words(self, number: int, cut: SawCut) -> str:
         way = "rip" if cut.way is CutWay.RIP else "crosscut"
+        at = self.write(Length(cut.setting))
         if cut.trim:
-            return f"{number}. Trim: {way} at {self.write(Length(cut.setting))}"
+            return f"{number}. Trim: {way} at {at}"
         codes = list(dict.fromkeys(cut.codes))
         keeps = ", ".join(codes[:4]) + (f" and {len(codes) - 4} more" if len(codes) > 4 else "") if codes else "a rest"
-        return f"{number}. {way.capitalize()} at {self.write(Length(cut.setting))}: {keeps}"
+        if cut.kind is CutKind.ROUGH:
+            return f"{number}. Rough {way} at {at}, over size: {keeps}"
+        if cut.kind is CutKind.TRUE:
+            return f"{number}. True up to {at}: {keeps}"
+        return f"{number}. {way.capitalize()} at {at}: {keeps}"
+
+    def fence_list(self, plans: Mapping[str, Plan]) -> None:
+        """Every fence setting of a kind of sheet once, with the sheets it is for: what to cut in one go."""
+        title = "Fence list"
+        self.start(title, "Each setting once for all sheets of a kind: level by level, so that the fence moves least.")
+        for code, plan in plans.items():
+            rows = fence_rows(plan)
+            self.room_for(60, title)
+            self.heading(_EDGE, f"{self.made.project.rack.sheet_goods(code).name}: {len(rows)} settings for all sheets")
+            for row in rows:
+                self.room_for(16, title)
+                self.words(_EDGE, row.words(self.write), self.width - 2 * _EDGE, 9.5)
+            self.y += 6
+
+    def at_the_store(self, plans: Mapping[str, Plan]) -> None:
+        """The rough cuts the store is asked for, where it makes the first ones."""
+        lines = store_lines(self.made, plans)
+        if not lines:
+            return
+        title = "Cuts at the store"
+        self.start(
+            title, "Ask for these; they are over size and trued up at home. Check each piece before it leaves the saw."
+        )
+        for line in lines:
+            self.room_for(16, title)
+            self.words(_EDGE, line, self.width - 2 * _EDGE, 11)
 
     def machining(self) -> None:
         machined = [part for part in self.made.parts if part.machining]

@@ -9,6 +9,7 @@ from typing import Any
 from ..cabinet.design import Case
 from ..cabinet.kinds import starting_case, turned_into
 from ..lengths import Length
+from .placed import with_places
 from .tree import Project, next_letter
 
 
@@ -141,8 +142,7 @@ def duplicate_case(project: Project, letter: str) -> tuple[Project, str]:
 def delete_case(project: Project, letter: str) -> Project:
     """Return the project without a case and without what was measured on it."""
     return replace(
-        project,
+        with_places(project, lambda place: None if place.startswith(f"{letter}/") else place),
         cases=tuple(case for case in project.cases if case.letter != letter),
         measured={k: v for k, v in project.measured.items() if not k.startswith(f"{letter}/")},
-        done=tuple(piece for piece in project.done if not piece.place.startswith(f"{letter}/")),
     )

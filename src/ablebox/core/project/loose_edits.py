@@ -11,6 +11,7 @@ from typing import Any
 from ..lengths import inches, millimetres
 from ..units import System
 from .choice import Choice
+from .placed import with_places
 from .tree import LoosePart, Project
 
 _THIN = millimetres("0.1")
@@ -37,7 +38,14 @@ def with_loose(project: Project, number: int, **changes: Any) -> Project:
 def without_loose(project: Project, number: int) -> Project:
     """Return the project without one of them; what was cut of it is forgotten, as numbers move up."""
     rows = tuple(row for i, row in enumerate(project.loose, start=1) if i != number)
-    return _moved_up(replace(project, loose=rows), number)
+
+    def place(old: str) -> str | None:
+        found = re.fullmatch(r"x/(\d+)\.(\d+)", old)
+        if found is None or int(found[1]) < number:
+            return old
+        return None if int(found[1]) == number else f"x/{int(found[1]) - 1}.{found[2]}"
+
+    return replace(with_places(project, place), loose=rows)
 
 
 def with_more(project: Project, parts: Iterable[LoosePart]) -> Project:
@@ -51,21 +59,3 @@ def another(project: Project) -> Project:
     long, wide = (inches(24), inches(12)) if inch else (millimetres(600), millimetres(300))
     goods = project.rack.goods[0].code if project.rack.goods else ""
     return with_more(project, (LoosePart("a part of its own", goods, long, wide),))
-
-
-def _moved_up(project: Project, gone: int) -> Project:
-    """Give what is cut and held its new places after a part was taken away."""
-
-    def place(old: str) -> str | None:
-        found = re.fullmatch(r"x/(\d+)\.(\d+)", old)
-        if found is None or int(found[1]) < gone:
-            return old
-        return None if int(found[1]) == gone else f"x/{int(found[1]) - 1}.{found[2]}"
-
-    done = tuple(replace(piece, place=new) for piece in project.done if (new := place(piece.place)) is not None)
-    held = []
-    for sheet in project.held:
-        pieces = tuple(replace(piece, place=new) for piece in sheet.pieces if (new := place(piece.place)) is not None)
-        if pieces:
-            held.append(replace(sheet, pieces=pieces))
-    return replace(project, done=done, held=tuple(held))

@@ -20,7 +20,7 @@ def rows_of(stock: Goods) -> tuple[Sheet, ...] | tuple[Board, ...]:
 
 def used_codes(project: Project) -> set[str]:
     """Return the codes of all stock the cases are built from."""
-    loose = {part.goods for part in project.loose}
+    loose = {part.goods for part in project.loose} | {sheet.goods for sheet in project.held}
     return loose | {code for case in project.cases for _, code in named_stock(case)}
 
 
@@ -52,11 +52,12 @@ def without_row(project: Project, code: str, at: int) -> Project:
 
 
 def with_another_row(project: Project, code: str, offcut: bool = False) -> Project:
-    """Return the project with another size of a kind of stock: like a usual one, or an offcut of half a sheet."""
+    """Return the project with another size of a kind of stock: like a usual one, an offcut of half a sheet, or a board at hand."""
     stock = project.rack.stock(code)
     if isinstance(stock, BoardGoods):
         board = replace(stock.boards[-1], name="another board") if stock.boards else _usual_boards(project).boards[0]
-        return _with_rows(project, code, [*stock.boards, board])
+        own = replace(board, name="own board", price=None, count=1, defects=())
+        return _with_rows(project, code, [*stock.boards, own if offcut else replace(board, count=None, defects=())])
     usual = next((sheet for sheet in stock.sheets if not sheet.offcut), None) or _usual_sheet(project)
     half = Sheet(usual.length.share(2)[0], usual.width.share(2)[0], 1, True)
     return _with_rows(project, code, [*stock.sheets, half if offcut else replace(usual, count=None)])

@@ -163,6 +163,9 @@ class Project:
         held = [piece.place for sheet in self.held for piece in sheet.pieces]
         if len(set(held)) != len(held):
             raise ValueError("a piece is held on one sheet for its place")
+        for sheet in self.held:
+            if sheet.goods not in known["sheets"]:
+                raise ValueError(f"a held sheet is of “{sheet.goods}”, which the project does not have")
         for part in self.loose:
             if part.goods not in known["sheets"]:
                 raise ValueError(f"the part “{part.name}” names sheets “{part.goods}”, which the project does not have")

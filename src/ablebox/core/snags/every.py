@@ -12,6 +12,7 @@ from . import (
     fronts,
     grain,
     hardware,
+    held,
     holes,
     joints,
     neighbours,
@@ -25,7 +26,7 @@ from .snag import Check, Snag
 
 CHECKS: tuple[Check, ...] = (
     *fit.CHECKS, *built.CHECKS, *stock.CHECKS, *joints.CHECKS, *neighbours.CHECKS, *holes.CHECKS, *fronts.CHECKS,
-    *opening.CHECKS, *hardware.CHECKS, *appliance.CHECKS, *grain.CHECKS, *cut_pieces.CHECKS, *saw.CHECKS, *sag.CHECKS, *readings.CHECKS,
+    *opening.CHECKS, *hardware.CHECKS, *appliance.CHECKS, *grain.CHECKS, *cut_pieces.CHECKS, *held.CHECKS, *saw.CHECKS, *sag.CHECKS, *readings.CHECKS,
 )  # fmt: skip
 
 

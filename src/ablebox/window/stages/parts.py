@@ -24,7 +24,9 @@ from ...core.cabinet.switching import switched
 from ...core.drawing.part_view import part_view
 from ...core.drawing.shapes import Drawing
 from ...core.parts.listing import Part
+from ...core.parts.loose import LOOSE
 from ...core.parts.words import describe, edges
+from ...core.project.loose_edits import another
 from ...core.shop.cut_off import cut_already, spoiled
 from .. import theme
 from ..desk import Desk
@@ -32,6 +34,7 @@ from ..qt_canvas import draw_text, text_width
 from ..widgets.drawing_view import DrawingView
 from ..widgets.school_form import SchoolForm
 from ..widgets.words import Words
+from .loose_tape import add_loose
 from .parts_model import ALIGN_RIGHT, COLUMNS, PartsModel
 from .stage import Stage
 
@@ -118,6 +121,16 @@ class PartsStage(Stage):
         split.addWidget(bench)
         split.setSizes([290, 300])
         self.body.addWidget(split, 1)
+        add = QPushButton("Add a part of its own")
+        add.setObjectName("add-loose")
+        add.setToolTip("A part that belongs to no case, cut along with the others")
+        add.clicked.connect(self._add_loose)
+        self.head.addWidget(add)
+
+    def _add_loose(self) -> None:
+        after = another(self.desk.document.project)
+        if not self.desk.change("Add a part of its own", after):
+            self.desk.selection.select(part=f"{LOOSE}-{len(after.loose):02d}", number="")
 
     def state(self) -> str:
         """Return how many parts there are."""
@@ -183,8 +196,12 @@ class PartsStage(Stage):
         if part is None:
             super().tape(column)
             return
-        case = self.desk.document.project.case(part.case)
         column.addWidget(Words(f"{part.code}  {part.name}", 20, True, wrap=True))
+        if part.case == LOOSE:
+            add_loose(self.desk, column, part)
+            self._add_cut(column, part)
+            return
+        case = self.desk.document.project.case(part.case)
         column.addWidget(Words("Work on it · click a size for its sum", 14, colour="quiet", wrap=True))
         for i, extra in enumerate(case.extras):
             if extra.role not in part.roles:
@@ -203,6 +220,12 @@ class PartsStage(Stage):
             add.setObjectName(f"add-extra:{name}")
             add.clicked.connect(lambda _, record=record: self._work_on(part, record))
             column.addWidget(add)
+        self._add_cut(column, part)
+        if part.count > 1:
+            column.addWidget(Words(f"Added to all {part.count} of them.", 13, colour="quiet"))
+
+    def _add_cut(self, column: QVBoxLayout, part: Part) -> None:
+        """Say how many are cut, and let one be made again."""
         cut = cut_already(self.desk.document.project, part)
         if cut:
             column.addSpacing(8)
@@ -211,8 +234,6 @@ class PartsStage(Stage):
             again.setObjectName("part-spoiled")
             again.clicked.connect(lambda: self._again(part))
             column.addWidget(again)
-        if part.count > 1:
-            column.addWidget(Words(f"Added to all {part.count} of them.", 13, colour="quiet"))
 
     def _again(self, part: Part) -> None:
         self.desk.change(f"{part.code} is made again", spoiled(self.desk.document.project, part))
@@ -226,4 +247,6 @@ class PartsStage(Stage):
     def _current(self, index: QModelIndex, _: QModelIndex) -> None:
         part = self.model.part(index.row()) if index.isValid() else None
         if part is not None:
-            self.desk.selection.select(part=part.code, case=part.case, number=self.model.key(index))
+            self.desk.selection.select(
+                part=part.code, case=self.desk.known_case(part.case), number=self.model.key(index)
+            )

@@ -12,8 +12,9 @@ from ...core.project import rack_edits
 from ...core.stock import Rack
 from ..desk import Desk
 from ..widgets.length_field import LengthField
-from .rack_cards import BandsCard, BoardsCard, SawCard, SheetsCard
+from .rack_cards import BandsCard, BoardsCard, SheetsCard
 from .rack_hardware import CatalogueCard, TakenCard
+from .rack_saw import SawCard
 
 
 class RackPanel(QScrollArea):
@@ -41,7 +42,8 @@ class RackPanel(QScrollArea):
                 (g.code, g.name, g.grained, g.stuff, [(s.count, s.offcut, s.price) for s in g.sheets])
                 for g in rack.goods
             ],
-            [(b.code, b.name, b.stuff, [(x.name, x.price) for x in b.boards]) for b in rack.boards],
+            [(b.code, b.name, b.stuff, [(x.name, x.price, x.count, x.defects) for x in b.boards]) for b in rack.boards],
+            (rack.saw.style, rack.saw.stages, rack.saw.heaviest, rack.saw.store_cuts),
             [(e.code, e.name, e.deducted, e.price) for e in rack.edgings],
             rack_edits.used_codes(project),
             [dict(assembly.hardware) for assembly in self._desk.document.made.assemblies],

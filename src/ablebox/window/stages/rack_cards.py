@@ -10,10 +10,12 @@ from PyQt6.QtCore import QRegularExpression, Qt
 from PyQt6.QtGui import QIntValidator, QRegularExpressionValidator
 from PyQt6.QtWidgets import QCheckBox, QComboBox, QFrame, QGridLayout, QHBoxLayout, QLineEdit, QPushButton
 
+from ...core.errors import LengthNotUnderstood
 from ...core.materials import materials
 from ...core.project import rack_edits
+from ...core.project.defects import read_defects, write_defects
 from ...core.project.tree import Project
-from ...core.stock import BoardGoods, Sheet, SheetGoods
+from ...core.stock import Board, BoardGoods, Sheet, SheetGoods
 from ...core.units import System
 from ..desk import Desk
 from ..widgets.length_field import FIELD_WIDTH, LengthField
@@ -240,10 +242,18 @@ class BoardsCard(KindCard):
         self.grid.addWidget(self.field(f"stock/{goods.code}/thickness", "measured thickness"), 0, 6)
         self.grid.addWidget(self.stuff(), 0, 7)
         self.grid.setColumnStretch(0, 1)
+        rough = QHBoxLayout()
+        rough.setSpacing(8)
+        for side, words in (("extra_length", "parts are cut longer by"), ("extra_width", "and wider by")):
+            rough.addWidget(Words(words, 13, colour="quiet"))
+            rough.addWidget(self.field(f"stock/{goods.code}/{side}", f"{words}, for planing and squaring"))
+        rough.addWidget(Words("first, for planing and squaring", 13, colour="quiet"))
+        rough.addStretch(1)
+        self.grid.addLayout(rough, 1, 0, 1, 8)
         for i, board in enumerate(goods.boards):
-            row, key = i + 1, f"stock/{goods.code}/board.{i + 1}"
+            row, key = 2 * i + 2, f"stock/{goods.code}/board.{i + 1}"
             called = self.name(
-                board.name, f"board-name:{goods.code}:{row}", "name of the board", partial(self._call, i)
+                board.name, f"board-name:{goods.code}:{i + 1}", "name of the board", partial(self._call, i)
             )
             called.setFixedWidth(110)
             self.grid.addWidget(called, row, 0)
@@ -252,8 +262,48 @@ class BoardsCard(KindCard):
             self.caption(row, 3, "long")
             self.grid.addWidget(self.field(f"{key}.length", f"length of {board.name}"), row, 4)
             self.row_end(row, 5, i, "board", board.price)
+            if board.count is not None:
+                self._on_the_rack(row + 1, i, board)
+        own = (
+            f"add-own-board:{goods.code}",
+            "Add boards on the rack",
+            partial(self.add_row, "Add boards on the rack", True),
+        )
         add = (f"add-board:{goods.code}", "Add a board size", partial(self.add_row, "Add a board size"))
-        self.buttons(len(goods.boards) + 1, 8, [add, *self.removal()])
+        self.buttons(2 * len(goods.boards) + 2, 8, [add, own, *self.removal()])
+
+    def _on_the_rack(self, row: int, at: int, board: Board) -> None:
+        """How many lie on the rack, and what cannot be used of them."""
+        line = QHBoxLayout()
+        line.setSpacing(8)
+        line.addWidget(Words("on the rack", 13, colour="quiet"))
+        count = QLineEdit("" if board.count is None else str(board.count))
+        count.setObjectName(f"board-count:{self.code}:{at + 1}")
+        count.setAccessibleName("how many are on the rack, empty if they are bought")
+        count.setPlaceholderText("bought")
+        count.setValidator(QIntValidator(0, 9999, count))
+        count.setFixedWidth(80)
+        count.editingFinished.connect(
+            lambda: self.put_row(at, "how many", count=int(count.text()) if count.text() else None)
+        )
+        line.addWidget(count)
+        line.addWidget(Words("cannot be used", 13, colour="quiet"))
+        defects = QLineEdit(write_defects(board.defects, self.project.units))
+        defects.setObjectName(f"defects:{self.code}:{at + 1}")
+        defects.setAccessibleName("what cannot be used of it, such as 24 to 26, 61 to 63")
+        defects.setPlaceholderText("all of it is clear; type stretches from the end as 24 to 26, 61 to 63")
+        defects.editingFinished.connect(lambda: self._put_defects(at, defects))
+        line.addWidget(defects, 1)
+        self.grid.addLayout(line, row, 0, 1, 8)
+
+    def _put_defects(self, at: int, field: QLineEdit) -> None:
+        old = self.project.rack.board_goods(self.code).boards[at]
+        if field.text() == write_defects(old.defects, self.project.units):
+            return
+        try:
+            self.put_row(at, "what cannot be used", defects=read_defects(field.text(), self.project.units))
+        except (LengthNotUnderstood, ValueError) as fault:
+            self.desk.document.refused.emit(f"{str(fault)[:1].upper()}{str(fault)[1:]}.".replace("..", "."))
 
     def _call(self, at: int, name: str) -> None:
         self.put_row(at, "name", name=name)
@@ -291,23 +341,3 @@ class BandsCard(Card):
 
     def _put_price(self, code: str, price: int | None) -> None:
         self._put(code, "price", price=price)
-
-
-class SawCard(Card):
-    """The saw: what it takes, and what it cannot do."""
-
-    def __init__(self, desk: Desk) -> None:
-        super().__init__(desk)
-        self.grid.addWidget(Words("The saw", 15, True), 0, 0)
-        rows = (
-            ("kerf", "kerf", ""), ("trim", "trimmed off each edge", ""),
-            ("opens", "fence opens to", "not said"), ("smallest", "smallest piece held safely", "not said"),
-        )  # fmt: skip
-        for i, (name, words, empty) in enumerate(rows):
-            row, column = 1 + i // 2, 2 * (i % 2)
-            self.caption(row, column, words)
-            field = self.field(f"saw/{name}", words)
-            field.setObjectName(f"rack-saw:{name}")
-            field.setPlaceholderText(empty)
-            self.grid.addWidget(field, row, column + 1)
-        self.grid.setColumnStretch(4, 1)

@@ -1,74 +1,37 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""The Sheets stage: the sheet at hand, its cuts in order, all sheets small, and the rack."""
+"""The Sheets stage: the sheet at hand, its cuts in order, all sheets small, the boards, and the rack."""
 
 from __future__ import annotations
 
-from collections.abc import Callable
 from functools import partial
 
 from PyQt6.QtCore import Qt
-from PyQt6.QtWidgets import (
-    QFrame,
-    QHBoxLayout,
-    QProgressBar,
-    QPushButton,
-    QScrollArea,
-    QStackedWidget,
-    QVBoxLayout,
-    QWidget,
-)
+from PyQt6.QtWidgets import QHBoxLayout, QProgressBar, QPushButton, QStackedWidget, QVBoxLayout
 
 from ...core.cuts.plan import CutSheet, Plan
-from ...core.cuts.saw_order import CutWay, cuts_of, worth_keeping
+from ...core.cuts.saw_order import WORTH_KEEPING, CutKind, cuts_of, worth_keeping
 from ...core.drawing.shapes import Drawing
+from ...core.drawing.sheet_marks import Marks
 from ...core.drawing.sheet_view import sheet_view
 from ...core.lengths import Length
-from ...core.shop.cut_off import sheet_cut
+from ...core.shop.compare import facts
 from ...core.shop.plans import verdict
+from ...core.shop.rests import kept
 from ..desk import Desk
-from ..widgets.drawing_view import DrawingView
 from ..widgets.length_field import LengthField
 from ..widgets.moved_list import add_moved
 from ..widgets.words import Words
+from .boards_page import BoardsPage
 from .rack import RackPanel
+from .sheet_drawing import SheetDrawing
+from .sheet_hand import Here, SheetHand
+from .sheet_strip import SheetStrip
+from .sheet_tape import add_buttons, add_comparison, add_cuts, add_rests
 from .stage import Stage
 
-
-class _Thumb(DrawingView):
-    """A sheet as a small picture; a click shows it large."""
-
-    def __init__(self, desk: Desk, number: int) -> None:
-        super().__init__(desk, f"thumb-{number}", 1.0)
-        self._number = number
-        self.setFixedSize(104, 58)
-        self.setCursor(Qt.CursorShape.PointingHandCursor)
-
-    def mousePressEvent(self, event) -> None:  # type: ignore[no-untyped-def]
-        self._desk.selection.select(sheet=self._number, number="")
-
-    def mouseMoveEvent(self, event) -> None:  # type: ignore[no-untyped-def]
-        """Keep the hand."""
-
-    def keyPressEvent(self, event) -> None:  # type: ignore[no-untyped-def]
-        if event.key() == Qt.Key.Key_Space:
-            self._desk.selection.select(sheet=self._number, number="")
-        else:
-            super().keyPressEvent(event)
-
-
-class _SheetDrawing(DrawingView):
-    """The sheet at hand; Space makes the next cut, Backspace takes one back."""
-
-    def __init__(self, desk: Desk, step: Callable[[int], None]) -> None:
-        super().__init__(desk, "sheet")
-        self._step = step
-
-    def keyPressEvent(self, event) -> None:  # type: ignore[no-untyped-def]
-        steps = {Qt.Key.Key_Space: 1, Qt.Key.Key_Backspace: -1}
-        if event.key() in steps:
-            self._step(steps[event.key()])
-        else:
-            super().keyPressEvent(event)
+_SHEET, _RACK, _BOARDS = range(3)
+#: A rest narrower than this is not worth a word.
+_SLIVER = WORTH_KEEPING.ticks // 4
 
 
 class SheetsStage(Stage):
@@ -79,28 +42,36 @@ class SheetsStage(Stage):
 
     def __init__(self, desk: Desk) -> None:
         super().__init__(desk)
-        self._rack_button = QPushButton("Stock rack")
-        self._rack_button.setObjectName("show-rack")
-        self._rack_button.setCheckable(True)
-        self._rack_button.clicked.connect(self._turn)
-        self.head.addWidget(self._rack_button)
+        self._tabs: dict[int, QPushButton] = {}
+        for page, name, words in ((_BOARDS, "show-boards", "Boards"), (_RACK, "show-rack", "Stock rack")):
+            button = QPushButton(words)
+            button.setObjectName(name)
+            button.setCheckable(True)
+            button.clicked.connect(partial(self._turn, page))
+            self.head.addWidget(button)
+            self._tabs[page] = button
         self._pages = QStackedWidget()
-        self.drawing = _SheetDrawing(desk, self.walk)
-        self.rack = RackPanel(desk)
-        self._pages.addWidget(self.drawing)
-        self._pages.addWidget(self.rack)
+        self.strip = SheetStrip(desk)
+        self.hand = SheetHand(desk, self.strip.number_at)
+        self.hand.changed.connect(self._handled)
+        self.drawing = SheetDrawing(
+            desk,
+            {
+                Qt.Key.Key_Space: partial(self.walk, 1),
+                Qt.Key.Key_Backspace: partial(self.walk, -1),
+                Qt.Key.Key_P: self.hand.pin,
+                Qt.Key.Key_T: self.hand.turn,
+            },
+        )
+        self.drawing.taken.connect(self.hand.take)
+        self.drawing.put.connect(self.hand.put)
+        self.rack, self.boards = RackPanel(desk), BoardsPage(desk)
+        for widget in (self.drawing, self.rack, self.boards):
+            self._pages.addWidget(widget)
         self.body.addWidget(self._pages, 1)
-        self._strip = QScrollArea()
-        self._strip.setFrameShape(QFrame.Shape.NoFrame)
-        self._strip.setWidgetResizable(True)
-        self._strip.setFixedHeight(100)
-        self._strip.setVerticalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
-        self.body.addWidget(self._strip)
+        self.body.addWidget(self.strip)
         self.body.addLayout(self._foot())
         desk.planner.changed.connect(self._planned)
-        self._drawn: object = None
-        #: Cuts made on a sheet, as long as it is planned as it is.
-        self._made: dict[CutSheet, int] = {}
 
     def _foot(self) -> QHBoxLayout:
         row = QHBoxLayout()
@@ -113,16 +84,6 @@ class SheetsStage(Stage):
             row.addWidget(Words(words, 14, colour="quiet"))
             row.addWidget(field)
         row.addStretch(1)
-        self._progress = QProgressBar()
-        self._progress.setTextVisible(False)
-        self._progress.setFixedWidth(140)
-        self._progress.setAccessibleName("planning the sheets")
-        self._stop = QPushButton("Stop and keep")
-        self._stop.setObjectName("stop-planning")
-        self._stop.clicked.connect(self.desk.planner.cancel)
-        self._again = QPushButton("Plan again")
-        self._again.setObjectName("plan-again")
-        self._again.clicked.connect(self.desk.planner.again)
         self._walking: list[QPushButton] = []
         for name, words, by in (("cut-back", "Back a cut", -1), ("next-cut", "Next cut", 1)):
             button = QPushButton(words)
@@ -134,59 +95,60 @@ class SheetsStage(Stage):
         cut = QPushButton("It is cut")
         cut.setObjectName("sheet-cut")
         cut.setToolTip("Take this sheet off the rack, and put its offcuts on it")
-        cut.clicked.connect(self._is_cut)
+        cut.clicked.connect(self.hand.is_cut)
         row.addWidget(cut)
         self._walking.append(cut)
-        row.addWidget(self._progress)
-        row.addWidget(self._stop)
-        row.addWidget(self._again)
+        self._closing = Words("", 13, colour="quiet")
+        row.addWidget(self._closing)
+        self._progress = QProgressBar()
+        self._progress.setTextVisible(False)
+        self._progress.setFixedWidth(110)
+        self._progress.setAccessibleName("planning the sheets")
+        self._stop = QPushButton("Stop and keep")
+        self._stop.setObjectName("stop-planning")
+        self._stop.clicked.connect(self.desk.planner.cancel)
+        self._again = QPushButton("Plan again")
+        self._again.setObjectName("plan-again")
+        self._again.setToolTip("Search once more from another beginning; the better plan is kept")
+        self._again.clicked.connect(self.desk.planner.again)
+        for widget in (self._progress, self._stop, self._again):
+            row.addWidget(widget)
         return row
-
-    def _walk_by_button(self, by: int) -> None:
-        self.drawing.setFocus()
-        self.walk(by)
-
-    def walk(self, by: int) -> None:
-        """Make the next cut of the sheet at hand, or take one back."""
-        here = self.current()
-        if here is None or self._rack_button.isChecked():
-            return
-        _, plan, sheet, _ = here
-        cuts = len(cuts_of(plan, sheet).cuts)
-        self._made[sheet] = max(0, min(cuts, self._made.get(sheet, 0) + by))
-        self._show()
-        self.desk.selection.changed.emit()
-
-    def _is_cut(self) -> None:
-        """Take the sheet at hand off the rack: its pieces are done, its offcuts are kept."""
-        here = self.current()
-        if here is None:
-            return
-        code, plan, _, number = here
-        made = self.desk.document.made
-        name = made.project.rack.sheet_goods(code).name
-        self.desk.change(f"{name}, sheet {number} is cut", sheet_cut(made, code, plan, number))
-
-    def sheets(self) -> list[tuple[str, Plan, CutSheet, int]]:
-        """Return all sheets in order: material, plan, sheet, and its number within the plan."""
-        return [
-            (code, plan, sheet, number)
-            for code, plan in self.desk.planner.plans.items()
-            for number, sheet in enumerate(plan.sheets, start=1)
-        ]
 
     def state(self) -> str:
         """Return how many sheets there are."""
         if self.desk.planner.faults:
             return "cannot be cut"
-        count = len(self.sheets())
+        count = len(self.hand.sheets())
         return f"{count} sheet{'s' if count != 1 else ''}" if count else "planning"
 
-    def _turn(self) -> None:
-        self._pages.setCurrentIndex(1 if self._rack_button.isChecked() else 0)
-        self._strip.setVisible(not self._rack_button.isChecked())
+    def current(self) -> Here | None:
+        """Return the sheet at hand."""
+        return self.hand.current()
+
+    def walk(self, by: int) -> None:
+        """Make the next cut of the sheet at hand, or take one back."""
+        if self._pages.currentIndex() == _SHEET:
+            self.hand.walk(by)
+
+    def _walk_by_button(self, by: int) -> None:
+        self.drawing.setFocus()
+        self.walk(by)
+
+    def _handled(self) -> None:
+        self._show()
+        self.desk.selection.changed.emit()
+
+    # What is shown
+
+    def _turn(self, page: int) -> None:
+        shown = page if self._tabs[page].isChecked() else _SHEET
+        for other, button in self._tabs.items():
+            button.setChecked(other == shown)
+        self._pages.setCurrentIndex(shown)
+        self.strip.setVisible(shown == _SHEET)
         for button in self._walking:
-            button.setVisible(not self._rack_button.isChecked())
+            button.setVisible(shown == _SHEET)
         self.refresh()
         self.desk.selection.changed.emit()
 
@@ -196,6 +158,10 @@ class SheetsStage(Stage):
         self._progress.setValue(int(planner.progress * 100))
         self._stop.setVisible(planner.running)
         self._again.setVisible(not planner.running)
+        bought = sum(plan.bought for plan in planner.plans.values())
+        least = sum(plan.bound.sheets for plan in planner.plans.values())
+        self._closing.setVisible(planner.running and bool(bought))
+        self._closing.set_text(f"{bought} found, {least} at least")
         if self.isVisible():
             self._show()
 
@@ -204,119 +170,159 @@ class SheetsStage(Stage):
         for field in self._fields:
             field.refresh()
         self._planned()
-        if self._rack_button.isChecked():
+        if self._pages.currentIndex() == _RACK:
             self.rack.refresh()
+        if self._pages.currentIndex() == _BOARDS:
+            self.boards.refresh()
         self._show()
 
     def select(self) -> None:
         """Show the selected sheet."""
         self._show()
 
-    def current(self) -> tuple[str, Plan, CutSheet, int] | None:
-        """Return the sheet at hand; ``None`` while there is none."""
-        found = self.sheets()
-        return found[min(self.desk.selection.sheet, len(found) - 1)] if found else None
-
     def _show(self) -> None:
-        made, planner = self.desk.document.made, self.desk.planner
         here = self.current()
-        write = made.units.write
-        if self._rack_button.isChecked():
+        if self._pages.currentIndex() == _RACK:
             self.heading.set_text("Stock rack")
             self.under.set_text("What the project is built from. Measure a sheet before cutting grooves for it.")
+        elif self._pages.currentIndex() == _BOARDS:
+            self.heading.set_text("Boards")
+            self.under.set_text(
+                "Rip the strips first, then cut the longest piece of each. An inch (25 mm) comes off each end of a bought board."
+            )
         elif here is None:
-            fault = next(iter(planner.faults.values()), "The sheets are being planned.")
+            fault = next(iter(self.desk.planner.faults.values()), "The sheets are being planned.")
             self.heading.set_text("No plan yet")
             self.under.set_text(fault)
+            self.drawing.let_drag(None)
             self.drawing.show_drawing(Drawing("no sheet"))
         else:
-            code, plan, sheet, number = here
-            goods = made.project.rack.sheet_goods(code)
-            kind = ", an offcut" if sheet.supply.offcut else ""
-            self.heading.set_text(f"{goods.name}: sheet {number} of {len(plan.sheets)}{kind}")
-            facts = f"{write(Length(sheet.supply.length))} × {write(Length(sheet.supply.width))} · {write(goods.thickness)} thick"
-            facts += f" · kerf {write(made.project.rack.saw.kerf)} · {sheet.used:.0%} used"
-            self.under.set_text(facts + (" · grain runs left to right" if goods.grained else ""))
-            by_code = {part.code: part for part in made.parts}
-            if all(spot.code in by_code for spot in sheet.spots):
-                done = self._made.get(sheet, 0)
-                self.drawing.show_drawing(sheet_view(plan, sheet, by_code, made.units, goods.grained, done=done))
-        self._thumbs()
+            self._show_sheet(*here)
+        self._small()
 
-    def _thumbs(self) -> None:
+    def _show_sheet(self, code: str, plan: Plan, sheet: CutSheet, number: int) -> None:
         made = self.desk.document.made
+        write, goods = made.units.write, made.project.rack.sheet_goods(code)
+        done = self.hand.done(code, plan, number)
+        kind = ", an offcut" if sheet.supply.offcut else ""
+        begun = f", {done} cuts made" if done else ""
+        self.heading.set_text(f"{goods.name}: sheet {number} of {len(plan.sheets)}{kind}{begun}")
+        facts_line = f"{write(Length(sheet.supply.length))} × {write(Length(sheet.supply.width))} · {write(goods.thickness)} thick"
+        facts_line += f" · kerf {write(made.project.rack.saw.kerf)} · {sheet.used:.0%} used"
+        self.under.set_text(facts_line + (" · grain runs left to right" if goods.grained else ""))
         by_code = {part.code: part for part in made.parts}
-        chosen = min(self.desk.selection.sheet, max(0, len(self.sheets()) - 1))
-        drawn = ([sheet for _, _, sheet, _ in self.sheets()], chosen, made.parts)
-        if drawn == self._drawn:
+        marks = self._marks(code, plan, sheet, number)
+        self.drawing.show_drawing(sheet_view(plan, sheet, by_code, made.units, goods.grained, done=done, marks=marks))
+        self.drawing.let_drag(None if done else sheet)
+
+    def _marks(self, code: str, plan: Plan, sheet: CutSheet, number: int) -> Marks:
+        project = self.desk.document.project
+        done = self.hand.done(code, plan, number)
+        rests = cuts_of(plan, sheet).rests
+        return Marks(
+            frozenset(() if done else self.hand.fast(plan, number)),
+            self.hand.chosen,
+            self.hand.rest if self.hand.rest in rests else None,
+            frozenset(rest for rest in rests if worth_keeping(rest) and not kept(project, code, rest)),
+            frozenset(rest for rest in rests if not worth_keeping(rest) and kept(project, code, rest)),
+        )
+
+    def _small(self) -> None:
+        made, sheets = self.desk.document.made, self.hand.sheets()
+        by_code = {part.code: part for part in made.parts}
+        chosen = min(self.desk.selection.sheet, max(0, len(sheets) - 1))
+        known = [
+            row for row in sheets if all(spot.code in by_code for spot in row[2].spots) and row[0] in made.holdings
+        ]
+        key = (
+            [sheet for _, _, sheet, _ in known],
+            [self._marks(c, p, s, n).pinned for c, p, s, n in known],
+            chosen,
+            made.parts,
+        )
+        if len(known) < len(sheets):
             return
-        self._drawn = drawn
-        page = QWidget()
-        page.setObjectName("stage")
-        row = QHBoxLayout(page)
-        row.setContentsMargins(0, 4, 0, 0)
-        row.setSpacing(10)
-        for i, (_, plan, sheet, _) in enumerate(self.sheets()):
-            if any(spot.code not in by_code for spot in sheet.spots):
-                continue
-            box = QVBoxLayout()
-            box.setSpacing(0)
-            thumb = _Thumb(self.desk, i)
-            thumb.show_drawing(sheet_view(plan, sheet, by_code, made.units, False, small=True))
-            box.addWidget(thumb)
-            words = f"{i + 1}   {sheet.used:.0%}"
-            box.addWidget(Words(words, 13, i == chosen, "select" if i == chosen else "quiet"))
-            row.addLayout(box)
-        row.addStretch(1)
-        old = self._strip.takeWidget()
-        if old is not None:
-            old.hide()
-            old.deleteLater()
-        self._strip.setWidget(page)
+        drawings = [
+            (
+                sheet_view(
+                    plan, sheet, by_code, made.units, False, small=True, marks=self._marks(code, plan, sheet, number)
+                ),
+                f"{sheet.used:.0%}",
+            )
+            for code, plan, sheet, number in known
+        ]
+        self.strip.show_sheets(key, drawings, chosen)
 
     def tape(self, column: QVBoxLayout) -> None:
-        """Show the fence settings of the sheet at hand, in the order they are cut."""
-        made = self.desk.document.made
+        """Show the piece at hand, the fence settings of the sheet in the order they are cut, and the proof."""
         here = self.current()
-        if self._rack_button.isChecked():
+        if self._pages.currentIndex() == _RACK:
             add_moved(self.desk, column)
+            return
+        if self._pages.currentIndex() == _BOARDS:
+            self.boards.tape(column)
             return
         if here is None:
             super().tape(column)
             return
-        _, plan, sheet, number = here
-        order = cuts_of(plan, sheet)
+        code, plan, sheet, number = here
+        made = self.desk.document.made
+        order, done = cuts_of(plan, sheet), self.hand.done(code, plan, number)
+        if self.hand.chosen in sheet.spots:
+            self._piece(column, plan, sheet, number)
         column.addWidget(Words("Fence settings", 20, True))
         unit = "inches" if made.units.name == "in" else "mm"
-        column.addWidget(Words(f"Sheet {number}, in the order you cut · {unit}", 14, colour="quiet"))
+        words = f"Sheet {number}, in the order you cut · {unit} · {len(order.cuts)} cuts, the fence is set {order.settings} times"
+        column.addWidget(Words(words, 14, colour="quiet", wrap=True))
         column.addSpacing(6)
-        shown, done = "", self._made.get(sheet, 0)
-        for i, cut in enumerate(order.cuts, start=1):
-            title = "Trim the factory edges" if cut.trim else "Rip" if cut.way is CutWay.RIP else "Crosscut"
-            if title != shown:
-                column.addWidget(Words(title, 14, True, "quiet"))
-                shown = title
-            row = QHBoxLayout()
-            place = Words("✓" if i <= done else str(i), 13, colour="settled" if i <= done else "quiet")
-            place.setFixedWidth(20)
-            row.addWidget(place)
-            now = "select" if done and i == done + 1 else "quiet" if i <= done else "ink"
-            setting = Words(made.units.write(Length(cut.setting)), 17, True, now, align="right")
-            setting.setFixedWidth(84)
-            row.addWidget(setting)
-            codes = list(dict.fromkeys(cut.codes))
-            words = ("one side" if cut.trim else "a rest") if not codes or cut.trim else ", ".join(codes[:3])
-            words += f" +{len(codes) - 3}" if len(codes) > 3 and not cut.trim else ""
-            row.addWidget(Words(words, 14), 1)
-            column.addLayout(row)
-        kept = [rest for rest in order.rests if worth_keeping(rest)]
-        if kept:
-            column.addWidget(Words("Worth keeping", 14, True, "settled"))
-        for rest in kept:
-            size = f"{made.units.write(Length(rest.length))} × {made.units.write(Length(rest.width))}"
-            column.addWidget(Words(size, 15, colour="settled"))
+        add_cuts(column, order, done, made.units)
+        if plan.problem.sawing.over and any(
+            cut.level == 0 and cut.codes and cut.kind is CutKind.SIZE for cut in order.cuts
+        ):
+            words = "There is no room on this sheet to make more cuts over size; the others are cut to the line."
+            column.addWidget(Words(words, 13, colour="quiet", wrap=True))
+        project = made.project
+        rests = [(rest, kept(project, code, rest)) for rest in order.rests if min(rest.length, rest.width) >= _SLIVER]
+        add_rests(column, rests, made.units, self.hand.turn_rest)
         column.addSpacing(8)
-        proven = all(plan.proven for plan in self.desk.planner.plans.values())
+        proven = all(each.proven for each in self.desk.planner.plans.values())
         column.addWidget(
             Words(verdict(self.desk.planner.plans) + ".", 14, True, "settled" if proven else "snag", wrap=True)
         )
+        if plan.problem.sawing.stages:
+            limit = f"Directions of cuts are limited to {plan.problem.sawing.stages}; what is proven holds for any."
+            column.addWidget(Words(limit, 13, colour="quiet", wrap=True))
+        aside = self.hand.aside.get(code)
+        buttons = [("set-aside", "Set this plan aside", self.hand.set_aside)]
+        if aside is not None:
+            buttons = [
+                ("take-aside", "Take that one", self.hand.take_aside),
+                ("forget-aside", "Forget it", self.hand.forget_aside),
+            ]
+        units = made.units
+        add_comparison(column, facts(plan, units), facts(aside, units) if aside is not None else None, buttons)
+
+    def _piece(self, column: QVBoxLayout, plan: Plan, sheet: CutSheet, number: int) -> None:
+        """Show what can be done with the piece at hand."""
+        spot, made = self.hand.chosen, self.desk.document.made
+        assert spot is not None
+        part = next(part for part in made.parts if part.code == spot.code)
+        column.addWidget(Words(f"{part.code}  {part.name}", 18, True, wrap=True))
+        fast = spot in self.hand.fast(plan, number)
+        words = (
+            "Pinned here: it stays when the rest is planned anew."
+            if fast
+            else "Drag it to another place, or onto another sheet below."
+        )
+        column.addWidget(Words(words, 13, colour="quiet", wrap=True))
+        buttons = [
+            ("pin", "Let it go" if fast else "Pin it here", self.hand.pin),
+            ("turn-piece", "Turn it", self.hand.turn),
+        ]
+        for other in range(1, len(plan.sheets) + 1):
+            if other != number and len(plan.sheets) <= 7:
+                buttons.append(
+                    (f"to-sheet-{other}", f"To sheet {other}", partial(self.hand.put_down, spot, other, 0, 0))
+                )
+        add_buttons(column, buttons)
+        column.addSpacing(8)

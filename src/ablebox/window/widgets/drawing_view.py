@@ -62,6 +62,18 @@ class DrawingView(QWidget):
         if self._editor is not None:
             self._place_editor()
 
+    def millimetres(self, point: QPoint) -> tuple[float, float]:
+        """Return the point of the drawing that lies under a point of the widget."""
+        view = fitted(self._drawing, 0, 0, self.width() / self._scale, self.height() / self._scale)
+        x, y = point.x() / self._scale, point.y() / self._scale
+        return (x - view.left) / view.scale, (view.top - y) / view.scale
+
+    def pixels(self, x: float, y: float) -> QPoint:
+        """Return the point of the widget where a point of the drawing lies."""
+        view = fitted(self._drawing, 0, 0, self.width() / self._scale, self.height() / self._scale)
+        at = view.at(x, y)
+        return QPoint(round(at[0] * self._scale), round(at[1] * self._scale))
+
     def resizeEvent(self, event: QResizeEvent | None) -> None:
         super().resizeEvent(event)
         self._lay_out()

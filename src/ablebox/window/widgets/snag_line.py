@@ -103,7 +103,7 @@ class SnagLine(QWidget):
         self.refresh()
         snag = self.snag
         if snag is not None:
-            self._desk.selection.select(case=snag.case or None, number=snag.key or None)
+            self._desk.selection.select(case=self._desk.known_case(snag.case), number=snag.key or None)
 
     def mend(self) -> None:
         """Do what the fix of the shown snag does."""

@@ -1,0 +1,63 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The tape for a part that belongs to no case: its name, sizes, how many, grain and material."""
+
+from __future__ import annotations
+
+from PyQt6.QtWidgets import QComboBox, QGridLayout, QLineEdit, QPushButton, QSpinBox, QVBoxLayout, QWidget
+
+from ...core.parts.listing import Part
+from ...core.project.loose_edits import with_loose, without_loose
+from ...core.stock import Grain
+from ..desk import Desk
+from ..widgets.length_field import LengthField
+from ..widgets.words import Words
+
+_GRAIN = ((Grain.LENGTH, "along its length"), (Grain.WIDTH, "along its width"), (Grain.ANY, "does not matter"))
+
+
+def add_loose(desk: Desk, column: QVBoxLayout, part: Part) -> None:
+    """Add the form of such a part."""
+    number = int(part.code.partition("-")[2])
+    each = desk.document.project.loose[number - 1]
+    column.addWidget(Words("A part of its own, cut along with the others", 14, colour="quiet", wrap=True))
+
+    def put(words: str, **changes: object) -> None:
+        after = with_loose(desk.document.project, number, **changes)
+        if after != desk.document.project:
+            desk.change(f"{part.code}: {words}", after)
+
+    name = QLineEdit(each.name)
+    name.setObjectName("loose-name")
+    name.editingFinished.connect(lambda: put("another name", name=name.text().strip() or each.name))
+    count = QSpinBox()
+    count.setObjectName("loose-count")
+    count.setRange(1, 999)
+    count.setValue(each.count)
+    count.editingFinished.connect(lambda: put("how many", count=count.value()))
+    grain, goods = QComboBox(), QComboBox()
+    grain.setObjectName("loose-grain")
+    for value, words in _GRAIN:
+        grain.addItem(words, value)
+    grain.setCurrentIndex(grain.findData(each.grain))
+    grain.activated.connect(lambda _: put("grain", grain=grain.currentData()))
+    goods.setObjectName("loose-goods")
+    for row in desk.document.project.rack.goods:
+        goods.addItem(row.name, row.code)
+    goods.setCurrentIndex(goods.findData(each.goods))
+    goods.activated.connect(lambda _: put("material", goods=goods.currentData()))
+    fields: list[tuple[str, QWidget]] = [("name", name)]
+    for side in ("length", "width"):
+        field = LengthField(desk, f"loose/{number}.{side}", f"{side} of {each.name}")
+        field.refresh()
+        fields.append((side, field))
+    fields += [("how many", count), ("grain", grain), ("cut from", goods)]
+    grid = QGridLayout()
+    for i, (words, widget) in enumerate(fields):
+        widget.setAccessibleName(words)
+        grid.addWidget(Words(words, 14, colour="quiet"), i, 0)
+        grid.addWidget(widget, i, 1)
+    column.addLayout(grid)
+    gone = QPushButton("Take this part out")
+    gone.setObjectName("drop-loose")
+    gone.clicked.connect(lambda: desk.change(f"Take {part.name} out", without_loose(desk.document.project, number)))
+    column.addWidget(gone)
