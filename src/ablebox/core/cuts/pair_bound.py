@@ -12,6 +12,7 @@ is loaded by name in long searches only.
 
 from __future__ import annotations
 
+from collections import Counter
 from dataclasses import dataclass
 from fractions import Fraction
 from math import gcd
@@ -30,6 +31,8 @@ _Matrix = NDArray[np.float64]
 _FUNCTIONS, _TURNS, _ADDED = 160, 25, 12
 #: Steps of whole numbers a sheet's side may have for sizes to be raised, and the denominator of rounded weights.
 _STEPS, _FINE = 400_000, 1_000_000
+#: Different sizes up to which sizes are raised: the work grows with their square.
+_MOST_RAISED = 160
 
 
 @dataclass(frozen=True, slots=True)
@@ -44,30 +47,44 @@ class _Kind:
 def raised(sizes: list[tuple[int, int]], whole: int) -> dict[int, int]:
     """Return each size raised by what stays empty beside it whatever else there is.
 
+    Whatever fits beside each other still does after it: one size after another is raised, all of its pieces by
+    as much as even so many of them beside each other leave empty, and the next one sees the raised ones.
+
     Args:
         sizes: sizes with how many there are.
         whole: of the sheet.
     """
-    unit = whole
-    for size, _ in sizes:
-        unit = gcd(unit, size)
-    same = {size: size for size, _ in sizes}
-    if whole // unit > _STEPS:
-        return same
-    reached, mask = 1, (1 << (whole // unit + 1)) - 1
+    counts: Counter[int] = Counter()
     for size, count in sizes:
-        step, left, times = size // unit, min(count, whole // size), 1
+        counts[size] += count
+    found, unit = {size: size for size in counts}, whole
+    for size in counts:
+        unit = gcd(unit, size)
+    if whole // unit > _STEPS or len(counts) > _MOST_RAISED:
+        return found
+    for size, count in sorted(counts.items(), reverse=True):
+        others = [(found[other] // unit, n) for other, n in counts.items() if other != size]
+        reached = _sums(others, whole // unit)
+        slack = whole
+        for many in range(1, min(count, whole // size) + 1):
+            beside = (whole - many * size) // unit
+            most = (reached & ((1 << (beside + 1)) - 1)).bit_length() - 1
+            slack = min(slack, (beside - most) // many * unit)
+        found[size] = size + slack
+    return found
+
+
+def _sums(sizes: list[tuple[int, int]], whole: int) -> int:
+    """Return all sums of sizes up to a whole, a bit each."""
+    reached, mask = 1, (1 << (whole + 1)) - 1
+    for size, count in sizes:
+        left, times = min(count, whole // size), 1
         while left > 0:
             times = min(times, left)
-            reached |= (reached << (step * times)) & mask
+            reached |= (reached << (size * times)) & mask
             left -= times
             times *= 2
-    for size in same:
-        beside = (whole - size) // unit
-        if beside >= 0:
-            most = (reached & ((1 << (beside + 1)) - 1)).bit_length() - 1
-            same[size] = whole - most * unit
-    return same
+    return reached
 
 
 def _kinds(problem: Problem, length: int, width: int) -> list[_Kind]:

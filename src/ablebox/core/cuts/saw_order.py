@@ -107,6 +107,8 @@ def settings(cuts: Iterable[SawCut]) -> int:
     return count
 
 
+#: More directions than any sheet takes.
+_NEVER = 1_000
 #: Rests with both sides at least this long are worth keeping (strips under about 2 in are scrap, common practice).
 WORTH_KEEPING = inches(4)
 
@@ -189,7 +191,7 @@ def cutting(sheet: CutSheet, kerf: int, trim: int, sawing: Sawing = Sawing()) ->
     tried = []
     for first in (None, CutWay.RIP, CutWay.CROSS):
         if first is None or len(_parts(board, list(sheet.spots), kerf, first)) > 1:
-            made = _divide(board, list(sheet.spots), kerf, first)
+            made = _divide(board, list(sheet.spots), kerf, first, bool(sawing.stages))
             rests = made.rests()
             largest = max((rest.length * rest.width for rest in rests if worth_keeping(rest)), default=0)
             # As few levels as were asked for; then the first cut decides how large a remainder stays in one piece.
@@ -203,21 +205,33 @@ def cutting(sheet: CutSheet, kerf: int, trim: int, sawing: Sawing = Sawing()) ->
     return Cutting((*cuts, *made_cuts), tuple(rests))
 
 
-def _divide(board: Board, spots: list[Spot], kerf: int, first: CutWay | None = None) -> _Divided:
-    """Divide a board by parallel cuts, the first of them a certain way if asked, until every piece is free."""
+def _divide(board: Board, spots: list[Spot], kerf: int, first: CutWay | None = None, limited: bool = False) -> _Divided:
+    """Divide a board by parallel cuts until every piece is free.
+
+    Args:
+        board: the board.
+        spots: the pieces on it.
+        kerf: width of a cut.
+        first: the way of the first cuts, if it matters.
+        limited: whether the direction is to change as seldom as can be.
+    """
     if len(spots) == 1 and spots[0].reach == (board.length, board.width):
         return _Divided(board, spots, None, [])
     way, parts = max(
         ((way, _parts(board, spots, kerf, way)) for way in (CutWay.RIP, CutWay.CROSS)),
         key=lambda found: (
             found[0] is first,
+            -_turns_of(found[1], kerf) if limited else 0,
             sum(bool(inside) for _, inside in found[1]),
             found[1][0][0] != board,
             _largest_rest(found[1]),
         ),
     )
     return _Divided(
-        board, spots, way, [(part, _divide(part, inside, kerf) if inside else None) for part, inside in parts]
+        board,
+        spots,
+        way,
+        [(part, _divide(part, inside, kerf, None, limited) if inside else None) for part, inside in parts],
     )
 
 
@@ -279,6 +293,22 @@ def _roughed(cuts: list[SawCut], whole: _Divided, sawing: Sawing) -> list[SawCut
     return [*rough, *true, *cuts[len(own) :]]
 
 
+def _turns(board: Board, spots: list[Spot], kerf: int) -> int:
+    """Return how many directions of cuts one after another free all pieces; waste at a single piece is not counted."""
+    if len(spots) < 2:
+        return 0
+    ways = (_parts(board, spots, kerf, way) for way in (CutWay.RIP, CutWay.CROSS))
+    return 1 + min(_turns_of(parts, kerf) for parts in ways)
+
+
+def _turns_of(parts: list[tuple[Board, list[Spot]]], kerf: int) -> int:
+    """Return the most directions a part takes; many if these cuts take nothing apart."""
+    there = [(part, inside) for part, inside in parts if inside]
+    if len(there) < 2:
+        return 0 if len(there[0][1]) < 2 else _NEVER
+    return max(_turns(part, inside, kerf) for part, inside in there)
+
+
 def _largest_rest(parts: list[tuple[Board, list[Spot]]]) -> int:
     return max((piece.length * piece.width for piece, inside in parts if not inside), default=0)
 
@@ -323,23 +353,29 @@ def _slice(board: Board, low: int, high: int, rip: bool) -> Board:
     return Board(low, board.y, high - low, board.width)
 
 
-def tidied(sheet: CutSheet, kerf: int, trim: int) -> CutSheet:
+def tidied(sheet: CutSheet, kerf: int, trim: int, limited: bool = False) -> CutSheet:
     """Return the sheet with every piece pushed to the low corner of the board it is cut from.
 
     Waste then lies behind the pieces, where a fence does not have to be set for it.
+
+    Args:
+        sheet: the sheet.
+        kerf: width of a cut.
+        trim: what is cut off each factory edge first.
+        limited: whether the direction of cuts is to change as seldom as can be.
     """
     board = Board(trim, trim, sheet.supply.length - 2 * trim, sheet.supply.width - 2 * trim)
-    return CutSheet(sheet.supply, tuple(_pushed(board, list(sheet.spots), kerf)))
+    return CutSheet(sheet.supply, tuple(_pushed(board, list(sheet.spots), kerf, limited)))
 
 
-def _pushed(board: Board, spots: list[Spot], kerf: int) -> list[Spot]:
+def _pushed(board: Board, spots: list[Spot], kerf: int, limited: bool) -> list[Spot]:
     low_x, low_y = min(spot.x for spot in spots), min(spot.y for spot in spots)
     moved = [replace(spot, x=spot.x - low_x + board.x, y=spot.y - low_y + board.y) for spot in spots]
     if len(moved) == 1:
         return moved
     way, parts = max(
         ((way, [part for part in _parts(board, moved, kerf, way) if part[1]]) for way in (CutWay.RIP, CutWay.CROSS)),
-        key=lambda found: len(found[1]),
+        key=lambda found: (-_turns_of(found[1], kerf) if limited else 0, len(found[1])),
     )
     done: list[Spot] = []
     at = board
@@ -348,6 +384,6 @@ def _pushed(board: Board, spots: list[Spot], kerf: int) -> list[Spot]:
     parts.sort(key=lambda part: -(part[0].width if rip else part[0].length))
     for piece, inside in parts:
         size = piece.width if rip else piece.length
-        done += _pushed(Board(at.x, at.y, piece.length, piece.width), inside, kerf)
+        done += _pushed(Board(at.x, at.y, piece.length, piece.width), inside, kerf, limited)
         at = _after(at, size + kerf, rip)
     return done

@@ -40,12 +40,16 @@ class HeldPiece:
         place: case and role of the part it is for.
         x: along the sheet's length, from its corner.
         y: along its width.
+        length: of the piece when it was held.
+        width: of it.
         turned: whether the piece's length lies along the sheet's width.
     """
 
     place: str
     x: Length
     y: Length
+    length: Length
+    width: Length
     turned: bool = False
 
 

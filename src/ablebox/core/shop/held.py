@@ -72,6 +72,8 @@ def _held(sheet: HeldSheet, supply: Supply, parts: Mapping[str, Part]) -> Held |
         part = parts.get(piece.place)
         if part is None or part.goods.code != sheet.goods:
             return None
+        if sheet.cuts and part.sawn != (piece.length.ticks, piece.width.ticks):
+            return None
         spots.append(Spot(part.code, piece.x.ticks, piece.y.ticks, *part.sawn, piece.turned))
     return Held(supply, tuple(spots), sheet.cuts > 0)
 
@@ -123,7 +125,9 @@ def hold(
         cuts: how many cuts of the sheet are made.
     """
     places = dict(zip(sheet.spots, places_of(project, parts, code, sheet, own), strict=True))
-    pieces = tuple(HeldPiece(places[spot], Length(spot.x), Length(spot.y), spot.turned) for spot in spots)
+    pieces = tuple(
+        HeldPiece(places[s], Length(s.x), Length(s.y), Length(s.length), Length(s.width), s.turned) for s in spots
+    )
     supply = sheet.supply
     new = (HeldSheet(code, Length(supply.length), Length(supply.width), supply.offcut, pieces, cuts),) if pieces else ()
     if own is None:

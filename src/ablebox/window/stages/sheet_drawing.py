@@ -59,8 +59,9 @@ class SheetDrawing(DrawingView):
 
     def let_drag(self, sheet: CutSheet | None) -> None:
         """Say whose pieces can be dragged; ``None`` while the sheet is being cut."""
-        self._sheet = sheet
-        self._pressed = self._at = None
+        if sheet != self._sheet:
+            self._sheet = sheet
+            self._pressed = self._at = None
 
     def spot_under(self, point: QPoint) -> Spot | None:
         """Return the piece under a point of the widget."""

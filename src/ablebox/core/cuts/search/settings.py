@@ -41,7 +41,7 @@ class Simpler:
         if known is not None and known[0] is lay:
             return known[1]
         problem = self.problem
-        sheet = tidied(to_sheet(problem, lay.bed, lay.placed), problem.kerf, problem.trim)
+        sheet = tidied(to_sheet(problem, lay.bed, lay.placed), problem.kerf, problem.trim, bool(problem.sawing.stages))
         order = cutting(sheet, problem.kerf, problem.trim, problem.sawing)
         largest = order.rests[0] if order.rests else None
         found = order.settings, len(order.cuts), largest.length * largest.width if largest else 0
