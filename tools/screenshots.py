@@ -9,7 +9,7 @@ from pathlib import Path
 
 #: Which pictures of which demo are kept.
 KEPT = {
-    "lantern-yard": ("case", "apart", "inside", "fronts", "parts", "sheets", "rack"),
+    "lantern-yard": ("case", "apart", "inside", "fronts", "parts", "sheets", "boards", "rack"),
     "harbour-cottage": ("room",),
     "mill-pantry": ("mm-room", "mm-case", "mm-sheets"),
 }

@@ -59,7 +59,7 @@ class Sheets(UiCase):
     def test_a_piece_is_dragged_and_stays_where_it_was_put(self) -> None:
         here = self.stage.current()
         assert here is not None
-        _, plan, sheet, _ = here
+        sheet = here[2]
         spot = sheet.spots[0]
         other = next(s for s in sheet.spots if s.code != spot.code and s.x != spot.x)
         middle = self.point(spot.x + spot.reach[0] // 2, spot.y + spot.reach[1] // 2)

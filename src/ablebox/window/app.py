@@ -142,10 +142,11 @@ def pictures(path: Path, folder: Path, prefix: str = "") -> list[Path]:
         taken.append(_picture(window, folder / f"{prefix}{stage.name}.png"))
         if stage.name == "case":
             taken += _case_pictures(window, folder, prefix)
-    rack = window.findChild(QPushButton, "show-rack")
-    if rack is not None:
-        rack.click()
-        taken.append(_picture(window, folder / f"{prefix}rack.png"))
+    for page in ("boards", "rack"):
+        button = window.findChild(QPushButton, f"show-{page}")
+        if button is not None:
+            button.click()
+            taken.append(_picture(window, folder / f"{prefix}{page}.png"))
     window.desk.document.history.saved()
     window.close()
     return taken

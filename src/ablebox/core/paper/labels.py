@@ -13,15 +13,21 @@ from dataclasses import dataclass
 import segno
 
 from ..cuts.plan import Plan
+from ..cuts.saw_order import Board, cuts_of
+from ..lengths import Length
 from ..parts.listing import Part
 from ..parts.loose import LOOSE
 from ..parts.words import edges, grain
 from ..shop.cut_off import cut_already
 from ..shop.made import Made
+from ..shop.rests import kept
+from ..stock import SheetGoods
 from ..units import System
 from .pdf_canvas import PdfCanvas
 
 _MM = 72 / 25.4
+#: A line of a label: words, points, whether bold, colour.
+_Line = tuple[str, float, bool, str]
 
 
 @dataclass(frozen=True, slots=True)
@@ -65,7 +71,7 @@ def label_sheet(made: Made) -> LabelSheet:
 
 
 def labels(made: Made, plans: Mapping[str, Plan], skip: int = 0) -> bytes:
-    """Return the labels of all pieces as PDF, in the order in which they come off the saw.
+    """Return the labels of all pieces and kept offcuts as PDF, in the order in which they come off the saw.
 
     Args:
         made: what was made.
@@ -77,15 +83,15 @@ def labels(made: Made, plans: Mapping[str, Plan], skip: int = 0) -> bytes:
     rows = _in_order(made, plans)
     if not rows:
         canvas.text(sheet.page[0] / 2, sheet.page[1] / 2, "nothing to cut", 12, "middle", "quiet", False)
-    for at, (part, piece, source) in enumerate(rows, start=skip % sheet.count):
+    for at, (scanned, lines) in enumerate(rows, start=skip % sheet.count):
         if at and at % sheet.count == 0:
             canvas.next_page()
-        _label(canvas, sheet, sheet.corner(at % sheet.count), made, part, piece, source)
+        _label(canvas, sheet, sheet.corner(at % sheet.count), scanned, lines)
     return canvas.finish()
 
 
-def _in_order(made: Made, plans: Mapping[str, Plan]) -> list[tuple[Part, str, str]]:
-    """Return every piece with its own code and where it is cut from: as planned, then what no plan holds."""
+def _in_order(made: Made, plans: Mapping[str, Plan]) -> list[tuple[str, tuple[_Line, ...]]]:
+    """Return what is scanned and the lines of each label: pieces as planned, each sheet's offcuts, then the others."""
     by_code = {part.code: part for part in made.parts}
     used: dict[str, int] = {}
     found = []
@@ -98,30 +104,49 @@ def _in_order(made: Made, plans: Mapping[str, Plan]) -> list[tuple[Part, str, st
                     k = used.get(part.code, 0)
                     used[part.code] = k + 1
                     piece = part.pieces[cut_already(made.project, part) + k]
-                    found.append((part, piece, f"{goods.name}, sheet {number}"))
+                    found.append(_of_piece(made, part, piece, f"{goods.name}, sheet {number}"))
+            for rest in cuts_of(plan, sheet).rests:
+                if kept(made.project, code, rest):
+                    found.append(_of_offcut(made, goods, rest, number))
     for part in made.parts:
         planned = used.get(part.code, 0) + cut_already(made.project, part)
         for piece in part.pieces[planned:]:
-            found.append((part, piece, part.goods.name))
+            found.append(_of_piece(made, part, piece, part.goods.name))
     return found
 
 
-def _label(
-    canvas: PdfCanvas, sheet: LabelSheet, corner: tuple[float, float], made: Made, part: Part, piece: str, source: str
-) -> None:
-    (x, y), (wide, high) = corner, sheet.size
+def _of_piece(made: Made, part: Part, piece: str, source: str) -> tuple[str, tuple[_Line, ...]]:
     write = made.units.write
     size = f"{write(part.length.length)} × {write(part.width.length, True)}"
-    side = min(high - 14, wide * 0.3)
-    _qr(canvas, x + wide - side - 7, y + (high - side) / 2, side, f"{piece} {part.name} {size}")
-    room = wide - side - 20
-    lines = (
+    return f"{piece} {part.name} {size}", (
         (piece, 15.0, True, "ink"),
         (part.name, 9.0, True, "ink"),
         (size, 10.0, False, "ink"),
         (f"banded {edges(part)}" if part.bands else f"grain {grain(part)}", 7.0, False, "quiet"),
         (source if part.case == LOOSE else f"case {part.case} · {source}", 7.0, False, "quiet"),
     )
+
+
+def _of_offcut(made: Made, goods: SheetGoods, rest: Board, number: int) -> tuple[str, tuple[_Line, ...]]:
+    write = made.units.write
+    size = f"{write(Length(rest.length))} × {write(Length(rest.width), True)}"
+    thick = f"{write(goods.thickness)} thick" + (", grain along the first size" if goods.grained else "")
+    return f"offcut {goods.name} {size}", (
+        ("offcut", 13.0, True, "settled"),
+        (goods.name, 9.0, True, "ink"),
+        (size, 10.0, False, "ink"),
+        (thick, 7.0, False, "quiet"),
+        (f"to the rack · from sheet {number}", 7.0, False, "quiet"),
+    )
+
+
+def _label(
+    canvas: PdfCanvas, sheet: LabelSheet, corner: tuple[float, float], scanned: str, lines: tuple[_Line, ...]
+) -> None:
+    (x, y), (wide, high) = corner, sheet.size
+    side = min(high - 14, wide * 0.3)
+    _qr(canvas, x + wide - side - 7, y + (high - side) / 2, side, scanned)
+    room = wide - side - 20
     at = y + 12
     for text, points, bold, colour in lines:
         while canvas.text_width(text, points, bold) > room and points > 5:
