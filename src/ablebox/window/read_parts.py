@@ -72,6 +72,7 @@ class ReadParts(QDialog):
         assert ok is not None
         self._ok = ok
         ok.setObjectName("take-parts")
+        ok.setText("Take these parts")
         self._buttons.accepted.connect(self.accept)
         self._buttons.rejected.connect(self.reject)
         column.addWidget(self._buttons)
