@@ -12,13 +12,13 @@ from random import Random
 from ablebox.cli import demo
 from ablebox.core.cuts.search.planner import last
 from ablebox.core.drawing import case_views
-from ablebox.core.drawing.alcove_view import alcove_view
 from ablebox.core.drawing.cut_through import cells, cut_rects
 from ablebox.core.drawing.fractions_set import runs
 from ablebox.core.drawing.joint_views import THINGS, joint
 from ablebox.core.drawing.palette import DAYLIGHT, EVENING, PRINT, TINTS, contrast, tint
 from ablebox.core.drawing.part_view import part_view
 from ablebox.core.drawing.replay import Spot, fitted, replay
+from ablebox.core.drawing.room_view import room_view
 from ablebox.core.drawing.shapes import Area, Circle, Dimension, Drawing, Point
 from ablebox.core.drawing.sheet_view import sheet_view
 from ablebox.core.drawing.wall_view import wall_view
@@ -116,7 +116,7 @@ class CaseDrawings(unittest.TestCase):
         self.assertEqual(hots, {f"part:{part.code}" for part in self.made.parts if part.case == "A"})
 
     def test_nothing_leaves_the_picture_and_a_click_finds_its_number(self) -> None:
-        for view in (case_views.elevation(self.made, "B"), case_views.section(self.made, "B"), alcove_view(self.made)):
+        for view in (case_views.elevation(self.made, "B"), case_views.section(self.made, "B"), room_view(self.made)):
             canvas, spots = drawn(view)
             self.assertTrue(all(-1 <= x <= 601 and -1 <= y <= 401 for x, y in canvas.points), view.name)
             for spot in spots:
@@ -138,7 +138,7 @@ class CaseDrawings(unittest.TestCase):
             for view in (
                 case_views.elevation(made, "A"),
                 case_views.section(made, "A"),
-                alcove_view(made),
+                room_view(made),
                 wall_view(made, "A"),
             ):
                 drawn(view, 900, 300)

@@ -368,11 +368,11 @@ class Snags(unittest.TestCase):
 
     def test_the_mouth_before_a_door(self) -> None:
         project = sound()
-        mouth = replace(project.alcove, mouth=Reading("mouth", inches(28)))
+        mouth = replace(project.wall(1), mouth=Reading("mouth", inches(28)))
         case = replace(project.cases[0], follows=False, width=inches(27))
-        self.assertIn("opening.wall", _codes(replace(project.with_case(case), alcove=mouth)))
+        self.assertIn("opening.wall", _codes(project.with_case(case).with_wall(1, mouth)))
         case = replace(case, width=inches(24))
-        self.assertNotIn("opening.wall", _codes(replace(project.with_case(case), alcove=mouth)))
+        self.assertNotIn("opening.wall", _codes(project.with_case(case).with_wall(1, mouth)))
 
     def test_pulls_stand_where_hands_look_for_them(self) -> None:
         """Near the upper end of a base case's doors, the lower end of a wall case's, about 42 in up a tall door."""

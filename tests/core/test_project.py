@@ -95,7 +95,7 @@ class AsText(unittest.TestCase):
         (("project", "units", "inch_step"), "1/7", "project.units", "precision 1/7"),
         (("project", "rack", "goods", 1, "nominal"), "0 in", "project.rack.goods[1]", "above 0"),
         (("project", "rack", "goods", 0, "sheets", 0, "count"), -1, "project.rack.goods[0].sheets[0]", "0 or more"),
-        (("project", "alcove", "widths", 0, "read"), "-3 in", "project.alcove.widths[0]", "above 0"),
+        (("project", "room", "walls", 0, "widths", 0, "read"), "-3 in", "project.room.walls[0].widths[0]", "above 0"),
         (("project", "measured"), {"A/inside.width": "0 in"}, "project", "above 0"),
         (("project", "name"), 7, "project.name", "text in quotes"),
         (("extra",), 1, "extra", "not known"),
@@ -118,7 +118,7 @@ class AsText(unittest.TestCase):
         def change(tree: dict) -> None:  # type: ignore[type-arg]
             tree["project"]["cases"][0]["kick"]["height"] = "4"
             tree["project"]["cases"][0]["odd"] = 1
-            del tree["project"]["alcove"]["mouth"]
+            del tree["project"]["room"]["walls"][0]["mouth"]
             tree["project"]["units"]["system"] = "ell"
 
         message = self.damaged(change)

@@ -7,18 +7,27 @@ import unittest
 from dataclasses import replace
 
 from ablebox.core.cabinet.design import Case
-from ablebox.core.lengths import ZERO, inches
-from ablebox.core.project.tree import new_project
-from ablebox.core.room.alcove import Alcove, Measured
+from ablebox.core.case.base_hung import Hung
+from ablebox.core.lengths import ZERO, Length, inches, millimetres
+from ablebox.core.project.changes import delete_case
+from ablebox.core.project.json_format import from_text, to_text
+from ablebox.core.project.room_edits import change_wall, with_another_wall, with_room, without_wall
+from ablebox.core.project.run_edits import mirrored, moved
+from ablebox.core.project.tree import Project, new_project
+from ablebox.core.room.obstacle import usual
 from ablebox.core.room.reading import Method, Reading
-from ablebox.core.run.widths import following_widths
+from ablebox.core.room.room import Corner, Way
+from ablebox.core.room.wall import End, Level, Measured, Wall, height_at, heights_over
+from ablebox.core.run.line import lines
+from ablebox.core.run.space import RunSpace, SpaceKind
 from ablebox.core.shop.made import Made
+from ablebox.core.snags.every import snags
+from ablebox.core.snags.room import _round_the_turn
 
 
 class Readings(unittest.TestCase):
     def setUp(self) -> None:
-        self.alcove = Alcove(
-            tape_body=inches(3),
+        self.wall = Wall(
             widths=(
                 Reading("floor", inches("27 1/2")),
                 Reading("counter", inches("24 1/4"), Method.TAPE_BODY),
@@ -30,13 +39,13 @@ class Readings(unittest.TestCase):
 
     def test_the_body_in_the_corner_is_added_and_shown(self) -> None:
         # The classic of the trade: 24 1/4 + 3 = 27 1/4 (common practice).
-        counter = Measured(self.alcove).widths[1]
+        counter = Measured(self.wall, inches(3)).widths[1]
         self.assertEqual(counter.length, inches("27 1/4"))
         self.assertEqual([t.item.label for t in counter.terms], ["read on the tape", "tape body"])
-        self.assertEqual(Measured(self.alcove).widths[2].length, inches("27 3/8"))
+        self.assertEqual(Measured(self.wall, inches(3)).widths[2].length, inches("27 3/8"))
 
     def test_the_smallest_governs_and_the_allowance_is_taken_off(self) -> None:
-        room = Measured(self.alcove)
+        room = Measured(self.wall, inches(3))
         assert room.governing is not None
         assert room.usable is not None
         self.assertEqual(room.governing.length, inches("27 1/4"))
@@ -45,33 +54,216 @@ class Readings(unittest.TestCase):
         self.assertEqual(room.usable.terms[0].item.terms[0].item.key, "room/width.2")
 
     def test_without_readings_nothing_is_known(self) -> None:
-        room = Measured(Alcove())
+        room = Measured(Wall(), inches(3))
         self.assertEqual((room.governing, room.usable, room.ceiling, room.mouth), (None, None, None, None))
         self.assertEqual(room.spread, ZERO)
 
     def test_readings_that_cannot_be_are_refused(self) -> None:
         for wrong in (lambda: Reading(" ", inches(1)), lambda: Reading("floor", ZERO),
-                      lambda: Alcove(widths=(Reading("a", inches(1)), Reading("a", inches(2))))):  # fmt: skip
+                      lambda: Wall(widths=(Reading("a", inches(1)), Reading("a", inches(2))))):  # fmt: skip
             with self.assertRaises(ValueError):
                 wrong()
 
 
 class Following(unittest.TestCase):
     def setUp(self) -> None:
-        self.room = Measured(Alcove(widths=(Reading("floor", inches("96 1/2")),)))
+        self.room = Measured(Wall(widths=(Reading("floor", inches("96 1/2")),)), inches(3))
 
     def test_one_case_takes_what_is_left(self) -> None:
         cases = (Case("A", width=inches(30)), Case("B", follows=True), Case("C", width=inches(99), in_alcove=False))
-        widths = following_widths(cases, self.room)
+        _, widths = lines(cases, (), (self.room,))
         self.assertEqual({k: v.length for k, v in widths.items()}, {"B": inches(66)})
         self.assertEqual(widths["B"].total(), inches(66))
 
     def test_several_share_it_equally(self) -> None:
         cases = tuple(Case(letter, follows=True) for letter in "ABC")
-        lengths = {v.length for v in following_widths(cases, self.room).values()}
+        lengths = {v.length for v in lines(cases, (), (self.room,))[1].values()}
         self.assertEqual(lengths, {inches(32)})
 
     def test_without_readings_a_case_keeps_its_own_width(self) -> None:
         project = new_project()
-        bare = replace(project, alcove=replace(project.alcove, widths=()))
+        bare = project.with_wall(1, replace(project.wall(1), widths=()))
         self.assertEqual(Made(bare).assembly("A").outside[0].length, project.cases[0].width)
+
+
+def wall(width: str, **more: object) -> Measured:
+    number = more.pop("number", 1)
+    return Measured(Wall(widths=(Reading("floor", inches(width)),), **more), ZERO, number)  # type: ignore[arg-type]
+
+
+def space(kind: SpaceKind, width: str | None, before: str = "", **more: object) -> RunSpace:
+    wide = None if width is None else inches(width)
+    return RunSpace(more.pop("wall", 1), before, kind, kind.words, wide, inches(34), inches(24), **more)  # type: ignore[arg-type]
+
+
+class Runs(unittest.TestCase):
+    """Runs worked by hand."""
+
+    def test_a_run_adds_up_with_fillers_and_an_appliance(self) -> None:
+        """120 less 1/2 to get it in: 24 + (30 + 2 x 1/8) + 36 leave 29 1/4, halves of it for two fillers."""
+        cases = (Case("A", width=inches(24)), Case("B", width=inches(36)))
+        spaces = (
+            space(SpaceKind.FILLER, None, "A"),
+            space(SpaceKind.APPLIANCE, "30", "B", air=inches("1/8")),
+            space(SpaceKind.FILLER, None),
+        )
+        found, _ = lines(cases, spaces, (wall("120"),))
+        floor = found[0]
+        self.assertEqual([p.name for p in floor.places], ["space 1", "A", "space 2", "B", "space 3"])
+        self.assertEqual(
+            [p.width.length for p in floor.places][::2], [inches("14 5/8"), inches("30 1/4"), inches("14 5/8")]
+        )
+        # The allowance is left at both sides: a quarter inch at the left.
+        self.assertEqual(floor.places[1].x, inches("14 7/8"))
+        assert floor.total is not None
+        self.assertEqual((floor.total.length, floor.left_over), (inches("119 1/2"), ZERO))
+        self.assertEqual(floor.total.total(), floor.total.length)
+
+    def test_round_a_corner_the_depth_of_the_last_case_is_taken_first(self) -> None:
+        """The second wall's 100 less 1/2 less 25 deep less 40 leaves 34 1/2 for the case that follows."""
+        cases = (
+            Case("A", width=inches(60), depth=inches(25)),
+            Case("B", width=inches(40), wall=2),
+            Case("C", follows=True, wall=2),
+        )
+        walls = (wall("70"), wall("100", number=2, left=End.CORNER))
+        found, widths = lines(cases, (), walls)
+        self.assertEqual(widths["C"].length, inches("34 1/2"))
+        second = next(line for line in found if line.wall == 2 and not line.upper)
+        self.assertEqual([p.x for p in second.places], [inches(25), inches(65)])
+
+    def test_what_hangs_shares_the_wall_with_what_is_as_high(self) -> None:
+        """90 less 1/2 less the tall 24: two hung cases of 32 3/4; a base of 34 1/2 under them takes nothing of it."""
+        hung = Hung()
+        cases = (
+            Case("A", width=inches(24), height=inches(84)),
+            Case("B", width=inches(50)),
+            Case("C", kick=hung, follows=True, height=inches(30)),
+            Case("D", kick=hung, follows=True, height=inches(30)),
+        )
+        found, widths = lines(cases, (), (wall("90"),))
+        self.assertEqual({k: v.length for k, v in widths.items()}, {"C": inches("32 3/4"), "D": inches("32 3/4")})
+        upper = next(line for line in found if line.upper)
+        self.assertEqual([(p.name, p.x, p.low) for p in upper.places],
+                         [("C", inches("24 1/4"), inches(54)), ("D", inches(57), inches(54))])  # fmt: skip
+
+    def test_an_open_end_asks_for_no_allowance(self) -> None:
+        self.assertEqual(wall("90", right=End.OPEN).usable.length, inches(90))  # type: ignore[union-attr]
+
+    def test_too_little_is_told_by_how_much(self) -> None:
+        found, _ = lines((Case("A", width=inches(95)),), (), (wall("90"),))
+        self.assertEqual(found[0].left_over, ZERO - inches("5 1/2"))
+
+
+class Heights(unittest.TestCase):
+    def test_straight_between_the_places_where_it_was_told(self) -> None:
+        slope = (Level(inches(0), inches(90)), Level(inches(60), inches(60)))
+        for at, high in (("0", "90"), ("30", "75"), ("60", "60"), ("80", "60")):
+            self.assertEqual(height_at(slope, inches(at)), inches(high))
+        self.assertEqual(min(heights_over(slope, inches(12), inches(36))), inches(72))
+
+    def test_a_corner_by_three_four_five(self) -> None:
+        square = Corner(1, inches(36), inches(48), inches(60))
+        self.assertEqual((square.square, square.open_by), (inches(60), ZERO))
+        # 60 1/2 across: (3660.25 - 3600) / 72 = 0.8368 in open, by hand.
+        self.assertAlmostEqual(replace(square, across=inches("60 1/2")).open_by.mm / 25.4, 0.8368, places=3)
+
+
+class OnTheWall(unittest.TestCase):
+    """Each thing on a wall is told once it is in the way, and its fix mends it."""
+
+    def project(self, **changes: object) -> Project:
+        project = new_project()
+        case = replace(project.case("A"), follows=False, width=inches(24))
+        return change_wall(project.with_case(case), 1, **changes)
+
+    def codes(self, project: Project) -> list[str]:
+        return [snag.code for snag in snags(Made(project)) if snag.code.startswith(("room.", "fit."))]
+
+    def test_an_outlet_is_cut_out_for(self) -> None:
+        outlet = usual("outlet", inches(10))
+        project = self.project(obstacles=(outlet,))
+        told = next(snag for snag in snags(Made(project)) if snag.code == "room.cut")
+        self.assertIn("10 from the left and 14 up", told.sentence)
+        assert told.fix is not None
+        assert told.fix.project is not None
+        self.assertNotIn("room.cut", self.codes(told.fix.project))
+        cutout = told.fix.project.case("A").cutouts[0]
+        # The case stands a quarter inch from the wall: 10 - 1/4 - 1/2 from its side.
+        self.assertEqual((cutout.x, cutout.z, cutout.width), (inches("9 1/4"), inches("13 1/2"), inches("3 3/4")))
+        elsewhere = self.project(obstacles=(replace(outlet, low=inches(40)),))
+        self.assertNotIn("room.cut", self.codes(elsewhere))
+
+    def test_a_slope_lowers_the_ceiling_over_a_case(self) -> None:
+        slope = (Level(ZERO, inches(30)), Level(inches(27), inches(60)))
+        self.assertIn("fit.ceiling", self.codes(self.project(ceilings=slope)))
+        hump = (Level(ZERO, ZERO), Level(inches(12), inches(62)))
+        self.assertIn("fit.ceiling", self.codes(self.project(floor=hump)))
+
+    def test_a_hung_case_finds_a_stud_or_says_so(self) -> None:
+        project = self.project(studs=(inches(40), inches(56)))
+        hung = project.with_case(replace(project.case("A"), kick=Hung(), height=inches(30)))
+        self.assertIn("room.stud", self.codes(hung))
+        self.assertNotIn("room.stud", self.codes(change_wall(hung, 1, studs=(inches(12),))))
+
+    def test_the_way_in_and_its_turn(self) -> None:
+        project = self.project()
+        narrow = with_room(project, ways=(Way("stair", inches(22), inches(78)),))
+        self.assertIn("room.way", self.codes(narrow))
+        # 34 1/2 x 24 x 23 1/4 passes 30 wide; round a turn with 24 before it only something shorter goes.
+        self.assertNotIn("room.way", self.codes(with_room(project, ways=(Way("door", inches(30), inches(80)),))))
+        tight = with_room(project, ways=(Way("door", inches(26), inches(80), inches(26)),))
+        self.assertIn("room.turn", self.codes(tight))
+
+    def test_a_box_round_a_turn(self) -> None:
+        """A ladder without depth goes round 1000 and 1000 up to 2828 mm: (a^(2/3) + b^(2/3))^(3/2), a school problem."""
+        found = _round_the_turn(millimetres(1000), millimetres(1000), Length(0))
+        self.assertAlmostEqual(found.mm, 2828.4, delta=0.5)
+        deep = _round_the_turn(millimetres(1000), millimetres(1000), millimetres(400))
+        # By symmetry at 45 degrees: 2 x (1000 x sqrt 2 - 400) = 2028.4.
+        self.assertAlmostEqual(deep.mm, 2028.4, delta=0.5)
+
+    def test_an_appliance_breathes(self) -> None:
+        project = self.project()
+        tall = replace(space(SpaceKind.APPLIANCE, "24"), height=inches(60), above=inches(2))
+        case = replace(project.case("A"), kick=Hung(), height=inches(30), hang=inches(54))
+        self.assertIn("room.appliance", self.codes(replace(project.with_case(case), spaces=(tall,))))
+
+    def test_walls_come_and_go_with_what_stands_at_them(self) -> None:
+        project = with_another_wall(self.project())
+        there = project.with_case(replace(project.case("A"), wall=2))
+        there = replace(there, spaces=(space(SpaceKind.OPEN, "10", wall=2),))
+        gone = without_wall(there, 2)
+        self.assertEqual(
+            (len(gone.room.walls), gone.case("A").wall, gone.case("A").in_alcove, gone.spaces), (1, 1, False, ())
+        )
+        self.assertEqual(from_text(to_text(there), "x"), there)
+
+
+class Editing(unittest.TestCase):
+    def setUp(self) -> None:
+        project = new_project()
+        cases = tuple(Case(letter, width=inches(20)) for letter in "ABC")
+        spaces = (space(SpaceKind.OPEN, "10", "B"), space(SpaceKind.OPEN, "12"))
+        self.project = change_wall(
+            replace(project, cases=cases, spaces=spaces), 1, widths=(Reading("floor", inches(200)),)
+        )
+
+    def names(self, project: Project) -> list[str]:
+        return [place.name for place in Made(project).line(1).places]
+
+    def test_members_change_places_one_by_one_and_all_at_once(self) -> None:
+        self.assertEqual(self.names(self.project), ["A", "space 1", "B", "C", "space 2"])
+        line = Made(self.project).line(1)
+        right = moved(self.project, line, 0, 1)
+        widths = [place.width.length for place in Made(right).line(1).places]
+        self.assertEqual(widths, [inches(10), inches(20), inches(20), inches(20), inches(12)])
+        self.assertEqual([p.letter for p in Made(right).line(1).places], ["", "A", "B", "C", ""])
+        other = mirrored(self.project, line)
+        self.assertEqual([p.letter for p in Made(other).line(1).places], ["", "C", "B", "", "A"])
+        self.assertEqual(Made(mirrored(other, Made(other).line(1))).line(1).places, line.places)
+        self.assertEqual(moved(self.project, line, 0, -1), self.project)
+
+    def test_a_space_outlives_the_case_it_stood_before(self) -> None:
+        gone = delete_case(self.project, "B")
+        self.assertEqual(self.names(gone), ["A", "space 1", "C", "space 2"])

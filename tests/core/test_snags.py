@@ -43,21 +43,21 @@ def _put(key: str, text: str):  # type: ignore[no-untyped-def]
 
 
 def _mouth(project: Project) -> Project:
-    return replace(project, alcove=replace(project.alcove, mouth=Reading("mouth", inches(25))))
+    return project.with_wall(1, replace(project.wall(1), mouth=Reading("mouth", inches(25))))
 
 
 def _short_reading(project: Project) -> Project:
-    widths = list(project.alcove.widths)
+    widths = list(project.wall(1).widths)
     widths[1] = replace(widths[1], read=inches("24 1/4"))
-    return replace(project, alcove=replace(project.alcove, widths=tuple(widths)))
+    return project.with_wall(1, replace(project.wall(1), widths=tuple(widths)))
 
 
 def _no_readings(project: Project) -> Project:
-    return replace(project, alcove=replace(project.alcove, widths=()))
+    return project.with_wall(1, replace(project.wall(1), widths=()))
 
 
 def _one_reading(project: Project) -> Project:
-    return replace(project, alcove=replace(project.alcove, widths=project.alcove.widths[:1]))
+    return project.with_wall(1, replace(project.wall(1), widths=project.wall(1).widths[:1]))
 
 
 def _stock(project: Project, **changes: object) -> Project:
@@ -159,10 +159,10 @@ class TippingUp(unittest.TestCase):
     @rows(("94", False, ""), ("96", True, "96 15/16"), ("95 5/16", True, ""), ("95 9/32", False, ""))
     def test_worked_example(self, height: str, stops: bool, needs: str) -> None:
         project = sound()
-        alcove = replace(project.alcove, ceiling=Reading("ceiling", inches("96 1/4"), Method.METER))
+        wall = replace(project.wall(1), ceiling=Reading("ceiling", inches("96 1/4"), Method.METER))
         case = replace(project.cases[0], height=inches(height), depth=inches("13 1/2"),
                        inside=Bay((PinShelves(inset=inches("1 15/16")),)))  # fmt: skip
-        found = [s for s in snags(Made(replace(project, alcove=alcove, cases=(case,)))) if s.code == "fit.tip-up"]
+        found = [s for s in snags(Made(replace(project.with_wall(1, wall), cases=(case,)))) if s.code == "fit.tip-up"]
         self.assertEqual(bool(found), stops)
         if needs:
             self.assertIn(needs, found[0].sentence)
@@ -170,9 +170,9 @@ class TippingUp(unittest.TestCase):
     def test_a_hair_decides(self) -> None:
         """h^2 + d^2 against the ceiling in exact whole numbers: 3-4-5 just passes, one tick more does not."""
         project = sound()
-        alcove = replace(project.alcove, ceiling=Reading("ceiling", millimetres(1000)))
+        wall = replace(project.wall(1), ceiling=Reading("ceiling", millimetres(1000)))
         case = replace(project.cases[0], height=millimetres(800), depth=millimetres(600))
-        fits = replace(project, alcove=alcove, cases=(case,))
+        fits = replace(project.with_wall(1, wall), cases=(case,))
         self.assertNotIn("fit.tip-up", [s.code for s in snags(Made(fits))])
         hair = replace(case, height=millimetres("800.0000625"))
         self.assertIn("fit.tip-up", [s.code for s in snags(Made(replace(fits, cases=(hair,))))])

@@ -21,6 +21,11 @@ from ablebox.core.case.scribe import Scribe, Station
 from ablebox.core.project.files import load
 from ablebox.core.project.json_format import to_text
 from ablebox.core.project.tree import DonePiece, HeldPiece, HeldSheet, LoosePart, Project, RestChoice
+from ablebox.core.room.obstacle import Obstacle
+from ablebox.core.room.room import Corner, Room, Way
+from ablebox.core.room.wall import Level as LevelOf
+from ablebox.core.room.wall import Wall
+from ablebox.core.run.space import RunSpace
 from ablebox.core.shop.made import Made
 from ablebox.core.snags.every import snags
 from ablebox.core.stock import Board, BoardGoods, Edging, Saw, Sheet, SheetGoods
@@ -177,7 +182,22 @@ class WhatShips(unittest.TestCase):
 
     def test_the_file_format_is_documented_to_the_last_choice(self) -> None:
         text = (ROOT / "docs" / "file-format.md").read_text(encoding="utf-8")
-        held = (Saw, HeldSheet, HeldPiece, RestChoice, LoosePart, DonePiece, Project)
+        held = (
+            Room,
+            Way,
+            Corner,
+            Wall,
+            LevelOf,
+            Obstacle,
+            RunSpace,
+            Saw,
+            HeldSheet,
+            HeldPiece,
+            RestChoice,
+            LoosePart,
+            DonePiece,
+            Project,
+        )
         for thing, schools in SCHOOLS.items():
             for name, record in schools.items():
                 row = next((line for line in text.splitlines() if line.startswith(f"| `{thing}` | `{name}` |")), "")

@@ -72,11 +72,11 @@ class Arithmetic(unittest.TestCase):
     def test_tipping_up_under_96_1_4(self, height: str, depth: str, clears: bool) -> None:
         """94 x 13 1/2 needs 94.96 in, 96 x 13 1/2 needs 96.94 (worked example of the trade, common practice)."""
         project = sound()
-        ceiling = project.alcove.ceiling
+        ceiling = project.wall(1).ceiling
         assert ceiling is not None
-        alcove = replace(project.alcove, ceiling=replace(ceiling, read=inches("96 1/4")))
+        wall = replace(project.wall(1), ceiling=replace(ceiling, read=inches("96 1/4")))
         case = replace(project.cases[0], height=inches(height), depth=inches(depth))
-        made = Made(replace(project, alcove=alcove, cases=(case,)))
+        made = Made(replace(project.with_wall(1, wall), cases=(case,)))
         self.assertEqual([snag.code for snag in under_the_ceiling(made)], [] if clears else ["fit.tip-up"])
 
 

@@ -76,7 +76,7 @@ class Room(UiCase):
         self.key(Qt.Key.Key_Escape)
         self.window.desk.selection.select(number="room/mouth")
         self.press("remove-reading")
-        self.assertIsNone(self.window.desk.document.project.alcove.mouth)
+        self.assertIsNone(self.window.desk.document.project.wall(1).mouth)
 
 
 class Case(UiCase):

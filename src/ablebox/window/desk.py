@@ -73,6 +73,7 @@ class Desk(QObject):
         codes = {part.code for part in made.parts}
         selection.select(
             case=case,
+            wall=min(selection.wall, len(self.document.project.room.walls)),
             part=selection.part if selection.part in codes else "",
             number=selection.number if self.number(selection.number) or self.choice(selection.number) else "",
             cell=selection.cell if case and selection.cell in cells(self.document.project.case(case)) else "",

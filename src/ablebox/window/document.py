@@ -127,7 +127,7 @@ class Document(QObject):
 
 def _kinds(before: Project, after: Project) -> frozenset[str]:
     pairs = {
-        "room": (before.alcove, after.alcove),
+        "room": ((before.room, before.spaces), (after.room, after.spaces)),
         "cases": (before.cases, after.cases),
         "rack": (before.rack, after.rack),
         "units": (before.units, after.units),

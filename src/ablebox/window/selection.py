@@ -21,6 +21,8 @@ class Selection(QObject):
         self.joint = ""
         self.bay = ""
         self.cell = ""
+        #: Number of the wall at hand, from 1.
+        self.wall = 1
 
     def select(
         self,
@@ -33,11 +35,12 @@ class Selection(QObject):
         joint: str | None = None,
         bay: str | None = None,
         cell: str | None = None,
+        wall: int | None = None,
     ) -> None:
         """Select some of it and leave the rest; tells only if anything changed."""
         wanted = {
             "stage": stage, "case": case, "part": part, "number": number, "sheet": sheet, "joint": joint, "bay": bay,
-            "cell": cell,
+            "cell": cell, "wall": wall,
         }  # fmt: skip
         moved = False
         for name, value in wanted.items():

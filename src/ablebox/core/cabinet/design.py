@@ -136,7 +136,7 @@ class Case:
         height: outside height, whatever it stands on included.
         depth: outside depth, face frame included, without doors.
         follows: whether the width follows from the alcove.
-        in_alcove: whether it stands in the alcove.
+        in_alcove: whether it stands in the run of its wall.
         goods: code of the carcass stock.
         edging: code of the band on the carcass' seen edges; empty for bare edges.
         frame: what stands before the carcass.
@@ -156,6 +156,8 @@ class Case:
         rear: fronts at its back.
         left_end: fronts at its left end.
         right_end: fronts at its right end.
+        wall: number of the wall it stands at, from 1.
+        hang: how high the lower edge of a case that hangs is over the floor.
     """
 
     letter: str
@@ -184,12 +186,16 @@ class Case:
     rear: Fronts = field(default_factory=NoFronts)
     left_end: Fronts = field(default_factory=NoFronts)
     right_end: Fronts = field(default_factory=NoFronts)
+    wall: int = 1
+    hang: Length = inches(54)
 
     def __post_init__(self) -> None:
         if not (self.letter.isascii() and self.letter.isalpha() and self.letter.isupper() and len(self.letter) <= 2):
             raise ValueError("a case's letter is A to Z, or AA to ZZ")
         if not 0 <= self.turned <= 3:
             raise ValueError("a case stands in 0 to 3 quarter turns")
+        if self.wall < 1 or self.hang < ZERO:
+            raise ValueError("walls are counted from 1, and a case hangs over the floor")
 
     @property
     def side_faces(self) -> list[tuple[str, FaceFronts]]:

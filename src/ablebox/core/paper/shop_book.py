@@ -24,6 +24,7 @@ from ..reckoning import Reckoned
 from ..shop.boards import board_plans
 from ..shop.made import Made, goods_words
 from ..shop.plans import verdict
+from ..shop.weights import lifting
 from ..snags.every import snags
 from ..units import System
 from .board_words import rip_words
@@ -168,7 +169,10 @@ class _Book:
         self.heading(half, "Cases")
         for case in made.project.cases:
             size = " × ".join(self.write(number.length) for number in made.assembly(case.letter).outside)
-            self.words(half, f"{case.letter}  {case.name}: {size} (width, height, depth)", self.width - _EDGE - half)
+            lift = lifting(made, made.assembly(case.letter))
+            self.words(
+                half, f"{case.letter}  {case.name}: {size} (width, height, depth), {lift}", self.width - _EDGE - half
+            )
         self.y += 8
         self.heading(half, "Snags")
         found = snags(made)
@@ -181,13 +185,15 @@ class _Book:
 
     def _measured(self, width: float) -> None:
         self.y += 8
-        self.heading(_EDGE, "The space, as measured")
-        room = self.made.room
-        for reading, number in zip(self.made.project.alcove.widths, room.widths, strict=True):
-            self.words(_EDGE, f"{self.write(number.length)} wide at {reading.place}  ({reading.method.words})", width)
-        for also in (room.ceiling, room.mouth, room.usable):
-            if also is not None:
-                self.words(_EDGE, f"{self.write(also.length)}  {also.label}", width)
+        for room in self.made.rooms:
+            self.heading(_EDGE, "The space, as measured" if len(self.made.rooms) == 1 else room.wall.name)
+            for reading, number in zip(room.wall.widths, room.widths, strict=True):
+                self.words(
+                    _EDGE, f"{self.write(number.length)} wide at {reading.place}  ({reading.method.words})", width
+                )
+            for also in (room.ceiling, room.mouth, room.usable):
+                if also is not None:
+                    self.words(_EDGE, f"{self.write(also.length)}  {also.label}", width)
 
     def case_page(self, letter: str) -> None:
         case = self.made.project.case(letter)

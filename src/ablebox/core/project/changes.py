@@ -9,6 +9,7 @@ from typing import Any
 from ..cabinet.design import Case
 from ..cabinet.kinds import starting_case, turned_into
 from ..lengths import Length
+from ..run.line import without_case
 from .placed import with_places
 from .tree import Project, next_letter
 
@@ -140,9 +141,12 @@ def duplicate_case(project: Project, letter: str) -> tuple[Project, str]:
 
 
 def delete_case(project: Project, letter: str) -> Project:
-    """Return the project without a case and without what was measured on it."""
+    """Return the project without a case and without what was measured on it; what stood before it stays in the run."""
+    letters = [case.letter for case in project.cases if case.wall == project.case(letter).wall]
+    following = next(iter(letters[letters.index(letter) + 1 :]), "")
     return replace(
         with_places(project, lambda place: None if place.startswith(f"{letter}/") else place),
         cases=tuple(case for case in project.cases if case.letter != letter),
+        spaces=without_case(project.spaces, letter, following),
         measured={k: v for k, v in project.measured.items() if not k.startswith(f"{letter}/")},
     )

@@ -15,6 +15,7 @@ from typing import Any
 
 from ..cabinet import places
 from ..lengths import ZERO, Length, millimetres
+from ..room.wall import number_of
 from .choice import Choice
 from .loose_edits import loose_choice
 from .rack_choices import edging_choice, hardware_choice, stock_choice
@@ -36,8 +37,11 @@ _SAW = {
 def choice(project: Project, key: str) -> Choice | None:
     """Return the choice behind a key; ``None`` if the key is no choice or points at nothing."""
     head, _, rest = key.partition("/")
-    if head == "room":
-        return _room_choice(project, key, rest)
+    number = number_of(head)
+    if number is not None:
+        return _wall_choice(project, key, number, rest) if number <= len(project.room.walls) else None
+    if head in _ELSEWHERE:
+        return _ELSEWHERE[head](project, key, rest)
     if head == "stock":
         return stock_choice(project, key, *rest.partition("/")[::2])
     if head == "edging":
@@ -46,8 +50,6 @@ def choice(project: Project, key: str) -> Choice | None:
         return hardware_choice(project, key, *rest.rpartition("/")[::2])
     if head == "saw" and rest in _SAW:
         return _saw_choice(project, key, rest)
-    if head == "loose":
-        return loose_choice(project, key, rest)
     if head in {case.letter for case in project.cases}:
         return _case_choice(project, key, head, rest)
     return None
@@ -114,35 +116,115 @@ def _in_list(values: tuple[Length | None, ...], name: str, step: str) -> tuple[s
     return words, values[int(step)], name == "setbacks", name != "setbacks"
 
 
-def _room_choice(project: Project, key: str, rest: str) -> Choice | None:
-    alcove = project.alcove
+def _wall_choice(project: Project, key: str, number: int, rest: str) -> Choice | None:
+    wall = project.wall(number)
 
     def put(**changes: Any) -> Project:
-        return replace(project, alcove=replace(alcove, **changes))
+        return project.with_wall(number, replace(wall, **changes))
 
     if rest == "tape.body":
-        return Choice(key, "tape body", alcove.tape_body, ZERO, lambda value: put(tape_body=value))
+        body = project.room.tape_body
+        return Choice(key, "tape body", body, ZERO, lambda v: replace(project, room=replace(project.room, tape_body=v)))
     if rest == "allowance":
-        return Choice(key, "fit allowance", alcove.allowance, ZERO, lambda value: put(allowance=value))
+        return Choice(key, "fit allowance", wall.allowance, ZERO, lambda value: put(allowance=value))
     rest = rest.removesuffix(".read")
     if rest in ("ceiling", "mouth"):
         name = rest
-        reading = getattr(alcove, name)
+        reading = getattr(wall, name)
         if reading is None:
             return None
         return Choice(key, f"{name} reading", reading.read, _THIN, lambda v: put(**{name: replace(reading, read=v)}))
-    found = re.fullmatch(r"width\.(\d+)", rest)
-    if found and 1 <= int(found[1]) <= len(alcove.widths):
-        at = int(found[1]) - 1
-        old = alcove.widths[at]
+    found = re.fullmatch(r"(width|stud|floor|ceilings|obstacle)\.(\d+)(?:\.(\w+))?", rest)
+    if found is None:
+        return None
+    what, at, part = found[1], int(found[2]) - 1, found[3] or ""
+    rows: tuple[Any, ...] = getattr(wall, _ROWS[what])
+    if not 0 <= at < len(rows):
+        return None
 
-        def put_width(value: Length) -> Project:
-            widths = list(alcove.widths)
-            widths[at] = replace(old, read=value)
-            return put(widths=tuple(widths))
+    def put_row(row: Any) -> Project:
+        return put(**{_ROWS[what]: (*rows[:at], row, *rows[at + 1 :])})
 
-        return Choice(key, f"reading at {old.place}", old.read, _THIN, put_width)
-    return None
+    if what == "width":
+        old = rows[at]
+        return Choice(key, f"reading at {old.place}", old.read, _THIN, lambda v: put_row(replace(old, read=v)))
+    if what == "stud":
+        return Choice(key, f"stud {at + 1}", rows[at], ZERO, put_row)
+    if part not in _PARTS.get(what, ()):
+        return None
+    words = f"{_PARTS[what][part]} of {rows[at].words if what == 'obstacle' else f'height {at + 1}'}"
+    least = _THIN if part in ("width", "height") else ZERO - _DEEP if (what, part) == ("floor", "high") else ZERO
+    return Choice(key, words, getattr(rows[at], part), least, lambda v: put_row(replace(rows[at], **{part: v})))
+
+
+#: The lists of a wall by what their keys are called, and the sizes in their rows.
+_ROWS = {"width": "widths", "stud": "studs", "floor": "floor", "ceilings": "ceilings", "obstacle": "obstacles"}
+_PARTS = {
+    "floor": {"at": "place", "high": "height"},
+    "ceilings": {"at": "place", "high": "height"},
+    "obstacle": {
+        "x": "place", "low": "height over the floor", "width": "width", "height": "height", "out": "depth",
+    },
+}  # fmt: skip
+#: How far a floor may fall below the line its heights are told from.
+_DEEP = millimetres(2000)
+
+
+def _way_choice(project: Project, key: str, rest: str) -> Choice | None:
+    """Return the choice behind a size of a way in: ``way/1.width``."""
+    found = re.fullmatch(r"(\d+)\.(width|height|turn)", rest)
+    ways = project.room.ways
+    if found is None or not 1 <= int(found[1]) <= len(ways):
+        return None
+    at, part = int(found[1]) - 1, found[2]
+
+    def put(value: Length | None) -> Project:
+        changes: dict[str, Any] = {part: value}
+        rows = (*ways[:at], replace(ways[at], **changes), *ways[at + 1 :])
+        return replace(project, room=replace(project.room, ways=rows))
+
+    clear = (lambda: put(None)) if part == "turn" else None
+    return Choice(key, f"{part} of {ways[at].name}", getattr(ways[at], part), _THIN, put, clear)
+
+
+def _corner_choice(project: Project, key: str, rest: str) -> Choice | None:
+    """Return the choice behind a length of a corner: ``corner/1.across``."""
+    found = re.fullmatch(r"(\d+)\.(along|other|across)", rest)
+    corners = project.room.corners
+    if found is None or not 1 <= int(found[1]) <= len(corners):
+        return None
+    at, part = int(found[1]) - 1, found[2]
+
+    def put(value: Length) -> Project:
+        changes: dict[str, Any] = {part: value}
+        rows = (*corners[:at], replace(corners[at], **changes), *corners[at + 1 :])
+        return replace(project, room=replace(project.room, corners=rows))
+
+    return Choice(key, f"{part}, corner {at + 1}", getattr(corners[at], part), _THIN, put)
+
+
+def _space_choice(project: Project, key: str, rest: str) -> Choice | None:
+    """Return the choice behind a size of a space: ``space/2.width``."""
+    found = re.fullmatch(r"(\d+)\.(width|height|depth|air|behind|above|scribe)", rest)
+    if found is None or not 1 <= int(found[1]) <= len(project.spaces):
+        return None
+    at, part = int(found[1]) - 1, found[2]
+    space = project.spaces[at]
+
+    def put(value: Length | None) -> Project:
+        changes: dict[str, Any] = {part: value}
+        rows = (*project.spaces[:at], replace(space, **changes), *project.spaces[at + 1 :])
+        return replace(project, spaces=rows)
+
+    least = _THIN if part in ("width", "height", "depth") else ZERO
+    return Choice(
+        key,
+        f"{part} of {space.name}",
+        getattr(space, part),
+        least,
+        put,
+        (lambda: put(None)) if part == "width" else None,
+    )
 
 
 def set_measured(project: Project, key: str, value: Length | None) -> Project:
@@ -151,3 +233,7 @@ def set_measured(project: Project, key: str, value: Length | None) -> Project:
     if value is not None:
         measured[key] = value
     return replace(project, measured=measured)
+
+
+#: Choices that are neither of a wall nor of a case, by what their keys begin with.
+_ELSEWHERE = {"loose": loose_choice, "way": _way_choice, "corner": _corner_choice, "space": _space_choice}

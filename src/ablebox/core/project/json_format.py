@@ -9,7 +9,8 @@ Format history (see docs/file-format.md):
 3. Fronts on every side of a case, each with a fit of its own and grain that may run through; drawer boxes of any
    shape; hardware with the figures it is chosen by; the pieces that are cut.
 4. How sheets go through the saw; boards on the rack with what cannot be used of them; sheets on which pieces are
-   held; offcuts kept or scrapped; parts that belong to no case.
+   held; offcuts kept or scrapped; parts that belong to no case. A room of several walls with what is on them, and what
+   stands between cases.
 """
 
 from __future__ import annotations

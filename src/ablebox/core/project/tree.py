@@ -10,7 +10,9 @@ from typing import Any
 from ..cabinet.design import Case
 from ..cabinet.kinds import starting_case
 from ..lengths import ZERO, Length, inches, millimetres
-from ..room.alcove import Alcove, first_readings
+from ..room.room import Room
+from ..room.wall import Wall, first_readings
+from ..run.space import RunSpace
 from ..stock import Board, BoardGoods, Edging, Grain, Rack, Saw, Sheet, SheetGoods
 from ..units import System, Units
 
@@ -128,7 +130,7 @@ class Project:
         name: what it is called.
         place: a few words on where it stands.
         units: the units people read and type.
-        alcove: the space.
+        room: the space.
         rack: stock and saw.
         cases: the cases, left to right.
         measured: measurements that overrule sums, by the sum's key.
@@ -136,12 +138,13 @@ class Project:
         held: sheets on which some pieces stay where they are.
         rests: which offcuts are kept or scrapped against the rule.
         loose: parts that belong to no case.
+        spaces: what stands between cases: fillers, appliances, open spaces.
     """
 
     name: str
     place: str
     units: Units
-    alcove: Alcove
+    room: Room
     rack: Rack
     cases: tuple[Case, ...]
     measured: Mapping[str, Length] = field(default_factory=dict)
@@ -149,6 +152,7 @@ class Project:
     held: tuple[HeldSheet, ...] = ()
     rests: tuple[RestChoice, ...] = ()
     loose: tuple[LoosePart, ...] = ()
+    spaces: tuple[RunSpace, ...] = ()
 
     def __post_init__(self) -> None:
         letters = [case.letter for case in self.cases]
@@ -164,6 +168,16 @@ class Project:
         places = [piece.place for piece in self.done]
         if len(set(places)) != len(places):
             raise ValueError("a piece is cut once for its place")
+        walls = len(self.room.walls)
+        for name, number in (
+            *((f"case {c.letter}", c.wall) for c in self.cases),
+            *((s.name, s.wall) for s in self.spaces),
+        ):
+            if number > walls:
+                raise ValueError(f"{name} stands at wall {number}; the room has {walls}")
+        for space in self.spaces:
+            if space.goods and space.goods not in known["sheets"] | known["boards"]:
+                raise ValueError(f"{space.name} is made of “{space.goods}”, which the project does not have")
         held = [piece.place for sheet in self.held for piece in sheet.pieces]
         if len(set(held)) != len(held):
             raise ValueError("a piece is held on one sheet for its place")
@@ -175,6 +189,19 @@ class Project:
                 raise ValueError(f"the part “{part.name}” names sheets “{part.goods}”, which the project does not have")
         if any(length <= ZERO for length in self.measured.values()):
             raise ValueError("a measured size is above 0")
+
+    def wall(self, number: int) -> Wall:
+        """Return a wall by its number, from 1.
+
+        Raises:
+            IndexError: if there is none.
+        """
+        return self.room.walls[number - 1]
+
+    def with_wall(self, number: int, wall: Wall) -> Project:
+        """Return the project with another wall in the place of one."""
+        walls = self.room.walls
+        return replace(self, room=replace(self.room, walls=(*walls[: number - 1], wall, *walls[number:])))
 
     def case(self, letter: str) -> Case:
         """Return the case with this letter.
@@ -274,15 +301,12 @@ def new_project(system: System = System.INCH, rack: Rack | None = None) -> Proje
         rack: the stock; the usual one if not given.
     """
     if system is System.INCH:
-        alcove = first_readings(inches("27 1/4"), inches(96))
+        room = Room((first_readings(inches("27 1/4"), inches(96)),))
     else:
-        alcove = replace(
-            first_readings(millimetres(700), millimetres(2400)),
-            tape_body=millimetres(75),
-            allowance=millimetres(12),
-        )
+        wall = replace(first_readings(millimetres(700), millimetres(2400)), allowance=millimetres(12))
+        room = Room((wall,), millimetres(75))
     case = replace(starting_case("A", "base", system), follows=True)
-    return Project("New project", "", Units(system), alcove, rack or first_rack(system), (case,))
+    return Project("New project", "", Units(system), room, rack or first_rack(system), (case,))
 
 
 def next_letter(cases: tuple[Case, ...]) -> str:

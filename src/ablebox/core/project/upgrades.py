@@ -38,7 +38,7 @@ def upgraded_shop(shop: Any, version: int) -> Any:
             shop["presets"] = {name: _fronts_of_to_3(way) for name, way in shop["presets"].items()}
     if version < 3:
         shop = _to_4(shop)
-    for name in ("done", "held", "rests", "loose"):
+    for name in ("done", "held", "rests", "loose", "spaces"):
         shop.pop(name, None)
     return shop
 
@@ -205,7 +205,19 @@ def _cell_to_3(cell: Any) -> Any:
 
 def _to_4(project: dict[str, Any]) -> dict[str, Any]:
     """To how sheets go through the saw, boards on the rack, sheets that are held and parts of no case."""
-    project.update(held=[], rests=[], loose=[])
+    project.update(held=[], rests=[], loose=[], spaces=[])
+    if isinstance(project.get("alcove"), dict):
+        wall = {**project.pop("alcove")}
+        body = wall.pop("tape_body", None)
+        wall.update(left="wall", right="wall", floor=[], ceilings=[], studs=[], obstacles=[])
+        project["room"] = {"walls": [wall], "ways": [], "corners": []}
+        if body is not None:
+            project["room"]["tape_body"] = body
+    units = project.get("units")
+    metric = isinstance(units, dict) and units.get("system") == "mm"
+    if isinstance(project.get("cases"), list):
+        hang = "1370 mm" if metric else "54 in"
+        project["cases"] = [{**c, "wall": 1, "hang": hang} if isinstance(c, dict) else c for c in project["cases"]]
     rack = project.get("rack")
     if isinstance(rack, dict):
         rack = {**rack}

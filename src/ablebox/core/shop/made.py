@@ -19,9 +19,9 @@ from ..parts.listing import Part, parts_list
 from ..parts.loose import LOOSE, loose_parts
 from ..project.tree import Project
 from ..reckoning import Reckoned
-from ..room.alcove import Measured
+from ..room.wall import Measured
 from ..run.base_frames import under_all
-from ..run.widths import following_widths, run_width, taken
+from ..run.line import Line, Place, lines
 from ..stock import Goods, Grain, Saw, SawStyle, Sheet
 from ..units import Units
 from .grain_blocks import grain_blocks
@@ -56,8 +56,9 @@ class Made:
     def __init__(self, project: Project, before: Made | None = None) -> None:
         self.project = project
         self.units = project.units
-        self.room = Measured(project.alcove)
-        self.widths = following_widths(project.cases, self.room)
+        body = project.room.tape_body
+        self.rooms = tuple(Measured(wall, body, i) for i, wall in enumerate(project.room.walls, start=1))
+        self.lines, self.widths = lines(project.cases, project.spaces, self.rooms)
         same_shop = before is not None and before.project.rack is project.rack and before.units == project.units
         old = {built.case.letter: built for built in before._built} if before is not None and same_shop else {}
         self._built: list[_Built] = [self._build(i, old.get(case.letter)) for i, case in enumerate(project.cases)]
@@ -103,13 +104,23 @@ class Made:
                 built.flaws = check(built.assembly)
         return [(built.case.letter, flaw) for built in self._built for flaw in built.flaws or ()]
 
-    @cached_property
+    @property
+    def room(self) -> Measured:
+        """The first wall as measured."""
+        return self.rooms[0]
+
+    def line(self, wall: int, upper: bool = False) -> Line:
+        """Return the run of a wall: what stands on the floor, or what hangs."""
+        return next(line for line in self.lines if (line.wall, line.upper) == (wall, upper))
+
+    def place(self, letter: str) -> Place | None:
+        """Return where a case stands; ``None`` if it is in no run."""
+        return next((place for line in self.lines for place in line.places if place.letter == letter), None)
+
+    @property
     def run(self) -> Reckoned | None:
-        """The widths of the cases in the alcove, added up; ``None`` if none stands in it."""
-        widths = [
-            taken(self.assembly(case.letter).outside, case.turned) for case in self.project.cases if case.in_alcove
-        ]
-        return run_width(widths) if widths else None
+        """The widths of what stands on the floor at the first wall, added up; ``None`` if nothing does."""
+        return self.line(1).total
 
     @property
     def stock(self) -> tuple[Goods, ...]:
@@ -175,10 +186,10 @@ class Made:
     def numbers(self) -> dict[str, Reckoned]:
         """Every number with a key, by its key: the sums, their terms, and theirs."""
         found: dict[str, Reckoned] = {}
-        room = self.room
-        for number in (*room.widths, room.usable, room.ceiling, room.mouth, room.governing):
-            if number is not None:
-                _collect(number, found)
+        for room in self.rooms:
+            for number in (*room.widths, room.usable, room.ceiling, room.mouth, room.governing):
+                if number is not None:
+                    _collect(number, found)
         for built in self._built:
             if built.numbers is None:
                 built.numbers = {}
@@ -186,8 +197,10 @@ class Made:
                     _collect(number, built.numbers)
             for key, number in built.numbers.items():
                 found.setdefault(key, number)
-        if self.run is not None:
-            _collect(self.run, found)
+        for line in self.lines:
+            for number in (line.total, line.usable, *(place.width for place in line.places)):
+                if number is not None:
+                    _collect(number, found)
         for part in self.parts:
             if part.case == LOOSE:
                 _collect(part.length, found)

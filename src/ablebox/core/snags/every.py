@@ -18,6 +18,7 @@ from . import (
     neighbours,
     opening,
     readings,
+    room,
     sag,
     saw,
     stock,
@@ -26,7 +27,7 @@ from .snag import Check, Snag
 
 CHECKS: tuple[Check, ...] = (
     *fit.CHECKS, *built.CHECKS, *stock.CHECKS, *joints.CHECKS, *neighbours.CHECKS, *holes.CHECKS, *fronts.CHECKS,
-    *opening.CHECKS, *hardware.CHECKS, *appliance.CHECKS, *grain.CHECKS, *cut_pieces.CHECKS, *held.CHECKS, *saw.CHECKS, *sag.CHECKS, *readings.CHECKS,
+    *opening.CHECKS, *hardware.CHECKS, *appliance.CHECKS, *grain.CHECKS, *cut_pieces.CHECKS, *held.CHECKS, *saw.CHECKS, *sag.CHECKS, *readings.CHECKS, *room.CHECKS,
 )  # fmt: skip
 
 

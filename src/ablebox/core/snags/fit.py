@@ -12,6 +12,7 @@ from ..case.base_frame import BaseFrame
 from ..case.base_hung import Hung
 from ..lengths import ZERO, Length
 from ..project.tree import Project
+from ..room.wall import heights_over
 from ..shop.made import Made
 from .snag import Check, Fix, Level, Snag
 
@@ -29,44 +30,42 @@ def _with_height(project: Project, case: Case, height: Length) -> Project:
     return project.with_case(replace(case, height=height))
 
 
-def run_against_alcove(made: Made) -> Iterator[Snag]:
-    """The run must not be wider than the smallest width, and should leave the allowance."""
-    usable, smallest, run = made.room.usable, made.room.governing, made.run
-    if usable is None or smallest is None or run is None or run.length <= usable.length:
-        return
-    write = made.units.write
-    fixed = [case for case in made.project.cases if case.in_alcove and not case.follows]
-    words = " and ".join(case.letter for case in made.project.cases if case.in_alcove)
-    fix = None
-    if len(fixed) == 1:
-        rest = run.length - fixed[0].width
-        fitting = usable.length - rest
+def run_against_wall(made: Made) -> Iterator[Snag]:
+    """No run is wider than the smallest width, and it should leave the allowance."""
+    for line in made.lines:
+        room, write = made.rooms[line.wall - 1], made.units.write
+        smallest, over = room.governing, line.left_over
+        if line.usable is None or line.total is None or smallest is None or over is None or over >= ZERO:
+            continue
+        cases = [made.project.case(place.letter) for place in line.places if place.letter]
+        fixed = [case for case in cases if not case.follows]
+        words = " and ".join(place.name for place in line.places)
+        where = "an alcove" if len(made.rooms) == 1 else room.wall.name
+        fix, fitting = None, (fixed[0].width + over) if len(fixed) == 1 and not fixed[0].turned % 2 else ZERO
         if fitting > ZERO:
-            after = _with_width(made.project, fixed[0], fitting)
-            fix = Fix(f"Make {fixed[0].letter} {write(fitting)} wide", after)
-    if run.length > smallest.length:
-        text = (
-            f"{words}: {write(run.length)} wide in an alcove of {write(smallest.length)} at its narrowest; "
-            f"{write(usable.length)} leaves room to get it in."
-        )
-        yield Snag("fit.width", Level.STOP, text, fixed[0].letter if fixed else "", "run/width", fix)
-    else:
-        spare = smallest.length - run.length
-        text = (
-            f"{words}: only {write(spare)} to spare in the alcove, you want "
-            f"{write(made.project.alcove.allowance)} to get it in."
-        )
-        yield Snag("fit.spare", Level.WARN, text, fixed[0].letter if fixed else "", "run/width", fix)
+            fix = Fix(f"Make {fixed[0].letter} {write(fitting)} wide", _with_width(made.project, fixed[0], fitting))
+        letter, key = (fixed[0].letter if fixed else ""), line.total.key
+        allowance = smallest.length - room.usable.length if room.usable else ZERO
+        if ZERO - over > allowance:
+            text = (
+                f"{words}: {write(line.total.length)} wide in {where} of {write(line.usable.length + allowance)} at its narrowest; "
+                f"{write(line.usable.length)} leaves room to get it in."
+            )
+            yield Snag("fit.width", Level.STOP, text, letter, key, fix)
+        else:
+            text = (
+                f"{words}: only {write(allowance + over)} to spare in {'the alcove' if len(made.rooms) == 1 else where}, you want "
+                f"{write(room.wall.allowance)} to get it in."
+            )
+            yield Snag("fit.spare", Level.WARN, text, letter, key, fix)
 
 
 def through_the_mouth(made: Made) -> Iterator[Snag]:
-    """Each case in the alcove goes in through the mouth, front to back."""
-    mouth = made.room.mouth
-    if mouth is None:
-        return
+    """Each case in an alcove goes in through the mouth, front to back."""
     for case in made.project.cases:
+        mouth = made.rooms[case.wall - 1].mouth
         width = made.assembly(case.letter).outside[0].length
-        if case.in_alcove and width > mouth.length:
+        if mouth is not None and case.in_alcove and width > mouth.length:
             most = _stepped_down(made, mouth.length)
             text = (
                 f"{case.letter}: {made.units.write(width)} wide, the mouth is {made.units.write(mouth.length)}: "
@@ -77,18 +76,32 @@ def through_the_mouth(made: Made) -> Iterator[Snag]:
             yield Snag("fit.mouth", Level.STOP, text, case.letter, f"{case.letter}/width", fix)
 
 
+def lowest_ceiling(made: Made, case: Case) -> Length | None:
+    """Return the height there is for a case: the lowest ceiling over it less the highest floor under it."""
+    room = made.rooms[case.wall - 1]
+    place = made.place(case.letter)
+    heights = [room.ceiling.length] if room.ceiling is not None else []
+    floor = ZERO
+    if place is not None:
+        heights += heights_over(room.wall.ceilings, place.x, place.end)
+        floor = max([ZERO, *heights_over(room.wall.floor, place.x, place.end)])
+    return min(heights) - floor if heights else None
+
+
 def under_the_ceiling(made: Made) -> Iterator[Snag]:
-    """Each case in the alcove is lower than the ceiling, and can be tipped up under it.
+    """Each case in a run is lower than the ceiling over it, and can be tipped up under it.
 
     A case built lying down needs the diagonal of its height and depth: sqrt(h^2 + d^2).
     """
-    ceiling = made.room.ceiling
-    if ceiling is None:
-        return
-    write, top = made.units.write, ceiling.length.ticks
+    write = made.units.write
     for case in made.project.cases:
-        if not case.in_alcove or isinstance(case.kick, Hung):
+        ceiling = lowest_ceiling(made, case) if case.in_alcove else None
+        if ceiling is None:
             continue
+        if isinstance(case.kick, Hung):
+            yield from _hung_too_high(made, case, ceiling)
+            continue
+        top = ceiling.ticks
         height, depth = case.height.ticks, case.depth.ticks
         # What stands on a base frame is tipped up without it.
         apart = case.kick.height.ticks if isinstance(case.kick, BaseFrame) else 0
@@ -100,15 +113,27 @@ def under_the_ceiling(made: Made) -> Iterator[Snag]:
             lower = _stepped_down(made, most)
             fix = Fix(f"Make {case.letter} {write(lower)} high", _with_height(made.project, case, lower))
         if height > top:
-            text = f"{case.letter}: {write(case.height)} high under a ceiling of {write(ceiling.length)}."
+            text = f"{case.letter}: {write(case.height)} high under a ceiling of {write(ceiling)}."
             yield Snag("fit.ceiling", Level.STOP, text, case.letter, f"{case.letter}/height", fix)
         elif tipped**2 + depth**2 > top**2:
             text = (
                 f"{case.letter} cannot be tipped up: {write(Length(tipped))} high and {write(case.depth)} deep needs "
-                f"{write(diagonal)}, the ceiling is at {write(ceiling.length)}; build it {write(most)} or less, "
+                f"{write(diagonal)}, the ceiling is at {write(ceiling)}; build it {write(most)} or less, "
                 f"{'or in two parts' if apart else 'or on a separate base'}."
             )
             yield Snag("fit.tip-up", Level.STOP, text, case.letter, f"{case.letter}/height", fix)
 
 
-CHECKS: tuple[Check, ...] = (run_against_alcove, through_the_mouth, under_the_ceiling)
+def _hung_too_high(made: Made, case: Case, ceiling: Length) -> Iterator[Snag]:
+    write, top = made.units.write, case.hang + case.height
+    if top > ceiling:
+        lower = ceiling - case.height
+        fix = None
+        if lower > ZERO:
+            after = made.project.with_case(replace(case, hang=lower))
+            fix = Fix(f"Hang {case.letter} at {write(lower)}", after)
+        text = f"{case.letter} hangs at {write(case.hang)} and ends at {write(top)}; the ceiling over it is at {write(ceiling)}."
+        yield Snag("fit.ceiling", Level.STOP, text, case.letter, f"{case.letter}/hang", fix)
+
+
+CHECKS: tuple[Check, ...] = (run_against_wall, through_the_mouth, under_the_ceiling)

@@ -13,6 +13,7 @@ from itertools import combinations
 
 from ..assembly.part import Assembly, FrontSpace, Placed
 from ..assembly.turned import seen_from
+from ..cabinet.design import Case
 from ..cabinet.places import at, put
 from ..case.base_hung import Hung
 from ..fronts.cell.door import Door
@@ -119,15 +120,22 @@ def _other_side(made: Made, *doors: _Front) -> Fix | None:
 
 def walls_in_the_way(made: Made) -> Iterator[Snag]:
     """A door hinged beside the alcove's wall wants room for its pull, where a mouth says that the wall goes on before it."""
-    smallest, mouth, run = made.room.governing, made.room.mouth, made.run
-    inside = [case for case in made.project.cases if case.in_alcove]
-    if smallest is None or mouth is None or run is None or not inside:
-        return
-    narrowest = min(smallest.length, mouth.length)
-    write, spare = made.units.write, max(ZERO, narrowest - run.length).share(2)[0]
+    for room in made.rooms:
+        line = made.line(room.number)
+        inside = [made.project.case(place.letter) for place in line.places if place.letter]
+        # A filler or a space beside the wall gives the room.
+        ends = [side for side, place in zip(("left", "right"), (line.places[:1], line.places[-1:]), strict=True)
+                if place and place[0].letter]  # fmt: skip
+        if room.governing is not None and room.mouth is not None and line.total is not None and inside:
+            narrowest = min(room.governing.length, room.mouth.length)
+            yield from _beside_the_wall(made, inside, ends, max(ZERO, narrowest - line.total.length).share(2)[0])
+
+
+def _beside_the_wall(made: Made, inside: list[Case], ends: list[str], spare: Length) -> Iterator[Snag]:
+    write = made.units.write
     for case, side in ((inside[0], "left"), (inside[-1], "right")):
         fronts, assembly = case.fronts, made.assembly(case.letter)
-        if not isinstance(fronts, FaceFronts) or fronts.pulls.kind == "none" or case.turned:
+        if side not in ends or not isinstance(fronts, FaceFronts) or fronts.pulls.kind == "none" or case.turned:
             continue
         for space in seen_from(assembly, "front").fronts:
             if side not in space.hinged:

@@ -16,35 +16,38 @@ _LIKE_THE_BODY = inches("3/8")
 
 def body_forgotten(made: Made) -> Iterator[Snag]:
     """A reading short of the others by about the tape's body was taken with the body in the corner."""
-    alcove, widths = made.project.alcove, made.room.widths
-    if len(widths) < 2 or not alcove.tape_body:
-        return
-    widest = max(width.length for width in widths)
-    for i, (reading, width) in enumerate(zip(alcove.widths, widths, strict=True)):
-        short = widest - width.length
-        near = abs((short - alcove.tape_body).ticks) <= _LIKE_THE_BODY.ticks
-        if near and reading.method is Method.TAPE_ACROSS:
-            write = made.units.write
-            text = (
-                f"The width at {reading.place} is {write(short)} less than the widest, about the length of the tape's "
-                f"body ({write(alcove.tape_body)}): was the body in the corner?"
-            )
-            rows = list(alcove.widths)
-            rows[i] = replace(reading, method=Method.TAPE_BODY)
-            after = replace(made.project, alcove=replace(alcove, widths=tuple(rows)))
-            fix = Fix(f"Add the tape's body at {reading.place}", after)
-            yield Snag("room.tape-body", Level.WARN, text, "", f"room/width.{i + 1}", fix)
+    body = made.project.room.tape_body
+    for room in made.rooms:
+        if len(room.widths) < 2 or not body:
+            continue
+        widest = max(width.length for width in room.widths)
+        for i, (reading, width) in enumerate(zip(room.wall.widths, room.widths, strict=True)):
+            short = widest - width.length
+            near = abs((short - body).ticks) <= _LIKE_THE_BODY.ticks
+            if near and reading.method is Method.TAPE_ACROSS:
+                write = made.units.write
+                text = (
+                    f"The width at {reading.place} is {write(short)} less than the widest, about the length of the tape's "
+                    f"body ({write(body)}): was the body in the corner?"
+                )
+                rows = list(room.wall.widths)
+                rows[i] = replace(reading, method=Method.TAPE_BODY)
+                after = made.project.with_wall(room.number, replace(room.wall, widths=tuple(rows)))
+                fix = Fix(f"Add the tape's body at {reading.place}", after)
+                yield Snag("room.tape-body", Level.WARN, text, "", room.width_key(i), fix)
 
 
 def too_few(made: Made) -> Iterator[Snag]:
     """One reading says nothing about walls that lean or bow."""
-    count = len(made.room.widths)
-    if count == 1:
-        text = "The width was read at one place only; read it at floor, counter and top, the smallest governs."
-        yield Snag("room.one-reading", Level.NOTE, text, "", "room/width.1")
-    if count == 0 and any(case.in_alcove for case in made.project.cases):
-        text = "The alcove has no width yet; read it at floor, counter and top."
-        yield Snag("room.no-reading", Level.WARN, text)
+    for room in made.rooms:
+        count, of = len(room.widths), "" if len(made.rooms) == 1 else f" of {room.wall.name}"
+        if count == 1:
+            text = f"The width{of} was read at one place only; read it at floor, counter and top, the smallest governs."
+            yield Snag("room.one-reading", Level.NOTE, text, "", room.width_key(0))
+        if count == 0 and any(case.in_alcove and case.wall == room.number for case in made.project.cases):
+            name = "The alcove" if len(made.rooms) == 1 else room.wall.name
+            text = f"{name} has no width yet; read it at floor, counter and top."
+            yield Snag("room.no-reading", Level.WARN, text)
 
 
 CHECKS: tuple[Check, ...] = (body_forgotten, too_few)

@@ -1,53 +1,60 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""The Room stage: the alcove as measured, edited on its drawing."""
+"""The Room stage: the walls as measured, each edited on its drawing."""
 
 from __future__ import annotations
 
-from dataclasses import replace
+from functools import partial
 
-from PyQt6.QtWidgets import QHBoxLayout, QPushButton, QVBoxLayout
+from PyQt6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QVBoxLayout
 
-from ...core.drawing.alcove_view import alcove_view
+from ...core.drawing.room_view import room_view
 from ...core.lengths import ZERO
+from ...core.project import room_edits
+from ...core.project.tree import Project
+from ...core.room.obstacle import OBSTACLES
 from ...core.room.reading import Method, Reading
+from ...core.room.wall import Wall, number_of, prefix_of
 from ..desk import Desk
 from ..widgets.drawing_view import DrawingView
 from ..widgets.length_field import LengthField
 from ..widgets.title_line import TitleLine
 from ..widgets.words import Words
+from .room_tape import add_room
 from .stage import Stage
 
 _PLACES = ("floor", "counter", "eye height", "top")
 
 
 class RoomStage(Stage):
-    """The alcove."""
+    """The room, wall by wall."""
 
     name, title = "room", "Room"
     help = "Measure the space"
 
     def __init__(self, desk: Desk) -> None:
         super().__init__(desk)
-        self._name = TitleLine("alcove-name", "name of the alcove", 20, True)
+        self._name = TitleLine("alcove-name", "name of the wall", 20, True)
         self._name.editingFinished.connect(self._rename)
         self.head.replaceWidget(self.heading, self._name)
         self.heading.hide()
+        self._tabs = QHBoxLayout()
+        self._tabs.setSpacing(6)
+        self.head.addLayout(self._tabs)
+        self._shown_tabs: object = None
         self.drawing = DrawingView(desk, "alcove")
+        self.drawing.clicked.connect(self._clicked)
         self.body.addWidget(self.drawing, 1)
         row = QHBoxLayout()
-        row.setSpacing(14)
-        self._fields = []
-        for key, words in (("room/tape.body", "tape body"), ("room/allowance", "left free to get it in")):
-            field = LengthField(desk, key, words)
-            field.setFixedWidth(84)
-            self._fields.append(field)
-            row.addWidget(Words(words, 14, colour="quiet"))
-            row.addWidget(field)
+        row.setSpacing(10)
+        self._fields: list[LengthField] = []
+        self._field_row = QHBoxLayout()
+        self._field_row.setSpacing(10)
+        row.addLayout(self._field_row)
         row.addStretch(1)
         self._buttons = {}
         for name, words, action in (
             ("add-reading", "Add a width", self.add_reading),
-            ("remove-reading", "Remove it", self.remove_reading),
+            ("remove-reading", "Remove it", self.remove_chosen),
             ("add-ceiling", "Add the ceiling", self.add_ceiling),
             ("add-mouth", "Add the mouth", self.add_mouth),
         ):
@@ -56,94 +63,215 @@ class RoomStage(Stage):
             button.clicked.connect(action)
             self._buttons[name] = button
             row.addWidget(button)
+        more = QPushButton("Add what is on it")
+        more.setObjectName("add-to-wall")
+        more.setMenu(self._menu(more))
+        row.addWidget(more)
         self.body.addLayout(row)
 
+    def _menu(self, owner: QPushButton) -> QMenu:
+        menu = QMenu(owner)
+        for kind, row in OBSTACLES.items():
+            action = menu.addAction(row.words.capitalize())
+            assert action is not None
+            action.setObjectName(f"add-obstacle:{kind}")
+            action.triggered.connect(lambda _, kind=kind: self.add_obstacle(kind))
+        menu.addSeparator()
+        for name, words, act in (
+            ("add-studs", "Studs, from the first one on", self.add_studs),
+            ("add-floor", "A height of the floor", partial(self.add_height, "floor")),
+            ("add-ceilings", "A height of the ceiling, a slope", partial(self.add_height, "ceilings")),
+        ):
+            action = menu.addAction(words)
+            assert action is not None
+            action.setObjectName(name)
+            action.triggered.connect(lambda _, act=act: act())
+        return menu
+
+    @property
+    def number(self) -> int:
+        """Number of the wall at hand."""
+        return min(self.desk.selection.wall, len(self.desk.document.project.room.walls))
+
+    @property
+    def wall(self) -> Wall:
+        """The wall at hand."""
+        return self.desk.document.project.wall(self.number)
+
     def state(self) -> str:
-        """Return whether the alcove is measured."""
-        count = len(self.desk.document.project.alcove.widths)
-        blocked = any(snag.code.startswith(("room.", "fit.")) for snag in self.desk.document.snags)
-        return "look again" if blocked else "settled ✓" if count > 1 else f"{count} reading{'s' if count != 1 else ''}"
+        """Return whether the room is measured."""
+        walls = self.desk.document.project.room.walls
+        blocked = any(snag.code.startswith(("room.", "fit.")) and snag.level < 2 for snag in self.desk.document.snags)
+        count = min(len(wall.widths) for wall in walls)
+        if blocked or any(snag.code.startswith(("fit.", "room.no", "room.one")) for snag in self.desk.document.snags):
+            return "look again"
+        if len(walls) > 1:
+            return f"{len(walls)} walls"
+        return "settled ✓" if count > 1 else f"{count} reading{'s' if count != 1 else ''}"
 
     def refresh(self) -> None:
-        """Draw the alcove as it stands."""
-        made = self.desk.document.made
-        alcove = made.project.alcove
-        self._name.show_text(alcove.name)
-        spread = made.room.spread
-        write = made.units.write
+        """Draw the wall at hand as it stands."""
+        made, wall = self.desk.document.made, self.wall
+        self._name.show_text(wall.name)
+        room, write = made.rooms[self.number - 1], made.units.write
         words = f"Sizes in {made.units.words}. The smallest width governs"
-        words += f"; the readings are {write(spread)} apart." if spread > ZERO else "."
+        words += f"; the readings are {write(room.spread)} apart." if room.spread > ZERO else "."
         self.under.set_text(words)
-        self.drawing.show_drawing(alcove_view(made))
-        for field in self._fields:
-            field.refresh()
-        self._buttons["add-ceiling"].setVisible(alcove.ceiling is None)
-        self._buttons["add-mouth"].setVisible(alcove.mouth is None)
+        self._walls()
+        self._buttons["add-ceiling"].setVisible(wall.ceiling is None)
+        self._buttons["add-mouth"].setVisible(wall.mouth is None)
         self.select()
 
+    def _walls(self) -> None:
+        """Offer the walls of the room, and another one."""
+        shown = ([wall.name for wall in self.desk.document.project.room.walls], self.number)
+        if shown != self._shown_tabs:
+            self._shown_tabs = shown
+            for layout in (self._tabs, self._field_row):
+                while layout.count():
+                    item = layout.takeAt(0)
+                    widget = item.widget() if item else None
+                    if widget is not None:
+                        widget.hide()
+                        widget.deleteLater()
+            if len(shown[0]) > 1:
+                for i, name in enumerate(shown[0], start=1):
+                    tab = QPushButton(name)
+                    tab.setObjectName(f"wall:{i}")
+                    tab.setCheckable(True)
+                    tab.setChecked(i == self.number)
+                    tab.clicked.connect(lambda _, i=i: self.desk.selection.select(wall=i, number=""))
+                    self._tabs.addWidget(tab)
+            add = QPushButton("Add a wall")
+            add.setObjectName("add-wall")
+            add.clicked.connect(self.add_wall)
+            self._tabs.addWidget(add)
+            self._fields = []
+            for key, words in (
+                ("room/tape.body", "tape body"),
+                (f"{prefix_of(self.number)}allowance", "free to get it in"),
+            ):
+                field = LengthField(self.desk, key, words)
+                field.setFixedWidth(78)
+                self._fields.append(field)
+                self._field_row.addWidget(Words(words, 14, colour="quiet"))
+                self._field_row.addWidget(field)
+        for field in self._fields:
+            field.refresh()
+
     def select(self) -> None:
-        """Offer to remove the selected reading."""
+        """Show the wall the selected number is of, and offer to remove what is selected."""
+        wall = number_of(self.desk.selection.number.partition("/")[0])
+        if wall is not None and wall <= len(self.desk.document.project.room.walls) and wall != self.number:
+            self.desk.selection.select(wall=wall)
+            return
+        if self._shown_tabs is not None and self._shown_tabs[1] != self.number:  # type: ignore[index]
+            self.refresh()
+            return
+        self.drawing.show_drawing(room_view(self.desk.document.made, self.number, self.desk.selection.number))
         self._buttons["remove-reading"].setEnabled(self._chosen() is not None)
 
-    def _chosen(self) -> int | str | None:
-        key = self.desk.selection.number.removeprefix("room/").removesuffix(".read")
-        alcove = self.desk.document.project.alcove
-        if key in ("ceiling", "mouth") and getattr(alcove, key) is not None:
-            return key
-        if key.startswith("width.") and key[6:].isdigit() and int(key[6:]) <= len(alcove.widths):
-            return int(key[6:]) - 1
+    def _clicked(self, hot: str) -> None:
+        """A case or a space on the wall was clicked: go on with it in the run."""
+        if hot.startswith("space/"):
+            self.desk.selection.select(stage="run")
+
+    def _chosen(self) -> tuple[str, int] | None:
+        """Return the list and the row, from 1, of what is selected; 0 for a reading that stands alone."""
+        key = self.desk.selection.number.partition("/")[2].removesuffix(".read")
+        if number_of(self.desk.selection.number.partition("/")[0]) != self.number:
+            return None
+        what, _, rest = key.partition(".")
+        at = rest.partition(".")[0]
+        if what in ("ceiling", "mouth"):
+            return (what, 0) if getattr(self.wall, what) is not None else None
+        name = {"width": "widths", "stud": "studs", "obstacle": "obstacles"}.get(what, what)
+        if name in ("widths", "studs", "obstacles", "floor", "ceilings") and at.isdigit():
+            return (name, int(at)) if 1 <= int(at) <= len(getattr(self.wall, name)) else None
         return None
 
-    def _change(self, title: str, **changes: object) -> None:
-        project = self.desk.document.project
-        self.desk.change(title, replace(project, alcove=replace(project.alcove, **changes)))  # type: ignore[arg-type]
+    def _change(self, title: str, after: Project) -> None:
+        self.desk.change(title, after)
+
+    def _put(self, title: str, **changes: object) -> None:
+        self._change(title, room_edits.change_wall(self.desk.document.project, self.number, **changes))
 
     def _rename(self) -> None:
         name = self._name.text().strip()
-        if name:
-            self._change("Rename the alcove", name=name)
+        if name and name != self.wall.name:
+            self._put("Rename the wall", name=name)
+
+    def add_wall(self) -> None:
+        """Add a wall round the corner, and show it."""
+        after = room_edits.with_another_wall(self.desk.document.project)
+        if not self.desk.change("Add a wall", after):
+            self.desk.selection.select(wall=len(after.room.walls), number="")
+
+    def add_obstacle(self, kind: str) -> None:
+        """Put an obstacle of a kind on the wall and select it."""
+        words = OBSTACLES[kind].words
+        self._change(f"Add the {words}", room_edits.with_obstacle(self.desk.document.project, self.number, kind))
+        self.desk.selection.select(number=f"{prefix_of(self.number)}obstacle.{len(self.wall.obstacles)}.x")
+
+    def add_studs(self) -> None:
+        """Put studs on the wall, as far apart as is usual, from the first one on."""
+        apart = room_edits.spacing(self.desk.document.project.units.system)
+        first = self.wall.studs[0] if self.wall.studs else apart
+        self._change("Studs", room_edits.with_studs(self.desk.document.project, self.number, first, apart))
+        self.desk.selection.select(number=f"{prefix_of(self.number)}stud.1")
+
+    def add_height(self, what: str) -> None:
+        """Tell one more height of the floor or the ceiling, and select it."""
+        self._change(
+            f"A height of the {what.rstrip('s')}", room_edits.with_height(self.desk.document.project, self.number, what)
+        )
+        self.desk.selection.select(number=f"{prefix_of(self.number)}{what}.{len(getattr(self.wall, what))}.high")
 
     def add_reading(self) -> None:
         """Add a width above the others, equal to the last, and select it."""
-        alcove = self.desk.document.project.alcove
-        taken = {reading.place for reading in alcove.widths}
+        wall = self.wall
+        taken = {reading.place for reading in wall.widths}
         names = (*_PLACES, *(f"place {i}" for i in range(1, 100)))
         place = next(name for name in names if name not in taken)
-        last = alcove.widths[-1].read if alcove.widths else self.desk.document.project.cases[0].width
-        method = alcove.widths[-1].method if alcove.widths else Method.TAPE_ACROSS
-        self._change(f"Add a width at {place}", widths=(*alcove.widths, Reading(place, last, method)))
-        key = f"room/width.{len(self.desk.document.project.alcove.widths)}"
+        last = wall.widths[-1].read if wall.widths else self.desk.document.project.cases[0].width
+        method = wall.widths[-1].method if wall.widths else Method.TAPE_ACROSS
+        self._put(f"Add a width at {place}", widths=(*wall.widths, Reading(place, last, method)))
+        key = f"{prefix_of(self.number)}width.{len(self.wall.widths)}"
         self.desk.selection.select(number=key)
         self.drawing.edit(key)
 
-    def remove_reading(self) -> None:
-        """Remove the selected reading; undo brings it back."""
-        chosen, alcove = self._chosen(), self.desk.document.project.alcove
-        if isinstance(chosen, int):
-            rows = tuple(reading for i, reading in enumerate(alcove.widths) if i != chosen)
-            self._change(f"Remove the width at {alcove.widths[chosen].place}", widths=rows)
-        elif chosen is not None:
-            self._change(f"Remove the {chosen}", **{chosen: None})
+    def remove_chosen(self) -> None:
+        """Remove what is selected; undo brings it back."""
+        chosen, wall = self._chosen(), self.wall
+        if chosen is None:
+            return
+        what, at = chosen
+        if at == 0:
+            self._put(f"Remove the {what}", **{what: None})
+        else:
+            title = f"Remove the width at {wall.widths[at - 1].place}" if what == "widths" else f"Remove it from {what}"
+            self._change(title, room_edits.without(self.desk.document.project, self.number, what, at))
         self.desk.selection.select(number="")
 
     def add_ceiling(self) -> None:
         """Add a reading of the ceiling height."""
         highest = max((case.height for case in self.desk.document.project.cases), default=ZERO)
-        self._change("Add the ceiling", ceiling=Reading("ceiling", highest * 2))
-        self.desk.selection.select(number="room/ceiling")
+        self._put("Add the ceiling", ceiling=Reading("ceiling", highest * 2))
+        self.desk.selection.select(number=f"{prefix_of(self.number)}ceiling")
 
     def add_mouth(self) -> None:
-        """Add a reading of the mouth, as wide as the alcove."""
-        governing = self.desk.document.made.room.governing
+        """Add a reading of the mouth, as wide as the wall."""
+        governing = self.desk.document.made.rooms[self.number - 1].governing
         width = governing.length if governing else self.desk.document.project.cases[0].width
-        self._change("Add the mouth", mouth=Reading("mouth", width))
-        self.desk.selection.select(number="room/mouth")
+        self._put("Add the mouth", mouth=Reading("mouth", width))
+        self.desk.selection.select(number=f"{prefix_of(self.number)}mouth")
 
     def tape(self, column: QVBoxLayout) -> None:
-        """Say how to begin."""
+        """Say how to begin, and list what is known of the wall and of the way in."""
         column.addWidget(Words("Readings", 20, True))
         text = (
             "Click a width and type what you read, such as 24 1/4 + 3. "
             "Say how it was taken, and the tape's body is added for you."
         )
         column.addWidget(Words(text, 14, colour="quiet", wrap=True))
+        add_room(self.desk, column, self.number)

@@ -12,6 +12,7 @@ from PyQt6.QtWidgets import QApplication, QFrame, QGridLayout, QLineEdit, QPushB
 
 from ...core.reckoning import Origin, Reckoned, Term
 from ...core.room.reading import Method, Reading
+from ...core.room.wall import number_of, prefix_of
 from .. import theme
 from ..desk import Desk
 from .length_field import LengthField
@@ -166,11 +167,16 @@ class Tape(QWidget):
                 else f"Case {head} · part {', '.join(codes)} · inches"
             )
         places = {
-            "room": self._desk.document.project.alcove.name,
             "stock": "Stock",
             "edging": "Stock",
             "run": "The run",
+            "space": "The run",
+            "way": "The way in",
+            "corner": "The room",
         }
+        wall = number_of(head)
+        if wall is not None and wall <= len(self._desk.document.project.room.walls):
+            places[head] = self._desk.document.project.wall(wall).name
         words = "inches" if unit == "in" else "mm"
         return f"{places.get(head, f'Case {head}')} · {words}"
 
@@ -264,8 +270,9 @@ class Tape(QWidget):
 
     def _after(self, column: QVBoxLayout) -> None:
         """Under a number of the room: what the case may be."""
-        usable = self._desk.document.made.room.usable
-        if self._shown.startswith("room/") and usable is not None and self._shown != usable.key:
+        wall = self._wall()
+        usable = self._desk.document.made.rooms[wall - 1].usable if wall else None
+        if usable is not None and self._shown != usable.key:
             column.addSpacing(6)
             line = QFrame()
             line.setFixedHeight(1)
@@ -274,21 +281,30 @@ class Tape(QWidget):
             column.addWidget(Words("So the case may be", 14, True, "quiet"))
             self._sum(column, usable)
 
+    def _wall(self) -> int | None:
+        """The number of the wall the selected number is of; ``None`` if it is of none."""
+        found = number_of(self._shown.partition("/")[0])
+        return found if found and found <= len(self._desk.document.project.room.walls) else None
+
     def _reading_index(self) -> int | str | None:
         """Which reading the selected number belongs to: an index of the widths, ``ceiling`` or ``mouth``."""
-        key = self._shown.removeprefix("room/").removesuffix(".read")
-        alcove = self._desk.document.project.alcove
+        number = self._wall()
+        if number is None:
+            return None
+        key = self._shown.partition("/")[2].removesuffix(".read")
+        wall = self._desk.document.project.wall(number)
         if key.startswith("width.") and key.removeprefix("width.").isdigit():
             at = int(key.removeprefix("width.")) - 1
-            return at if at < len(alcove.widths) else None
-        return key if key in ("ceiling", "mouth") and getattr(alcove, key) is not None else None
+            return at if at < len(wall.widths) else None
+        return key if key in ("ceiling", "mouth") and getattr(wall, key) is not None else None
 
     def _reading(self, column: QVBoxLayout, index: int | str) -> None:
-        alcove = self._desk.document.project.alcove
-        reading = alcove.widths[index] if isinstance(index, int) else getattr(alcove, index)
+        number = self._wall() or 1
+        wall = self._desk.document.project.wall(number)
+        reading = wall.widths[index] if isinstance(index, int) else getattr(wall, index)
         read = LengthField(
             self._desk,
-            f"room/{f'width.{index + 1}' if isinstance(index, int) else index}.read",
+            f"{prefix_of(number)}{f'width.{index + 1}' if isinstance(index, int) else index}.read",
             "read on the tool",
             selects=False,
         )
@@ -324,19 +340,19 @@ class Tape(QWidget):
             column.addWidget(button)
 
     def _replace(self, index: int | str, what: str, reading: Reading) -> None:
-        project = self._desk.document.project
-        alcove = project.alcove
+        project, number = self._desk.document.project, self._wall() or 1
+        wall = project.wall(number)
         try:
             if isinstance(index, int):
-                rows = list(alcove.widths)
+                rows = list(wall.widths)
                 rows[index] = reading
-                after = replace(alcove, widths=tuple(rows))
+                after = replace(wall, widths=tuple(rows))
             else:
-                after = replace(alcove, **{index: reading})
+                after = replace(wall, **{index: reading})
         except ValueError as fault:
             self._desk.document.refused.emit(f"{_capital(str(fault))}. Give it another name.")
             return
-        self._desk.change(f"{reading.place}: another {what}", replace(project, alcove=after))
+        self._desk.change(f"{reading.place}: another {what}", project.with_wall(number, after))
 
 
 def _capital(text: str) -> str:

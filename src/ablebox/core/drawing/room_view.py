@@ -1,0 +1,208 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""A wall from the front, true to its readings, with what is on it and what stands at it.
+
+Lean and bow are drawn larger than they are, and the drawing says so.
+"""
+
+from __future__ import annotations
+
+from ..lengths import inches
+from ..room.obstacle import OBSTACLES
+from ..room.wall import End, Level, Measured
+from ..run.line import Place
+from ..shop.made import Made
+from .palette import tint
+from .shapes import Area, Dimension, Drawing, Label, Path, Point, Shape
+
+#: How much larger the differences between readings are drawn.
+BOW = 12
+_WALL = 150.0
+_HEIGHT_IF_UNKNOWN = inches(90)
+
+
+def room_view(made: Made, number: int = 1, chosen: str = "") -> Drawing:
+    """Return a wall with every reading, what governs, what is on it, and what stands at it.
+
+    Args:
+        made: what was made.
+        number: of the wall, from 1.
+        chosen: key of the obstacle, stud or height that is selected.
+    """
+    room = made.rooms[number - 1]
+    drawing = Drawing(room.wall.name)
+    height = _height(room)
+    widths = [width.length.mm for width in room.widths]
+    smallest = min(widths, default=800.0)
+    heights = reading_heights(len(widths), height)
+    # At an open end there is no wall to lean: all of the difference is at the other.
+    share = {End.OPEN: 0.0}.get(room.wall.left, 1.0), {End.OPEN: 0.0}.get(room.wall.right, 1.0)
+    whole = sum(share) or 1.0
+    left = [(-(w - smallest) * share[0] / whole * BOW, h) for w, h in zip(widths, heights, strict=True)]
+    right = [(smallest + (w - smallest) * share[1] / whole * BOW, h) for w, h in zip(widths, heights, strict=True)]
+    _walls(drawing, left, right, smallest, height)
+    _levels(made, drawing, room, smallest, height)
+    _studs(drawing, room, height)
+    _standing(made, drawing, number)
+    for i, obstacle in enumerate(room.wall.obstacles, start=1):
+        key = f"{room.prefix}obstacle.{i}.x"
+        lit = chosen.startswith(f"{room.prefix}obstacle.{i}.")
+        x, z, w, h = (value.mm for value in (obstacle.x, obstacle.low, obstacle.width, obstacle.height))
+        drawing.add(
+            Area(
+                x,
+                z,
+                w,
+                h,
+                "select-wash" if lit else "card",
+                "select" if lit else "dimension",
+                2.0 if lit else 1.2,
+                "",
+                f"key:{key}",
+            ),
+            Label(
+                x + w / 2,
+                z + h / 2,
+                OBSTACLES[obstacle.kind].words,
+                9,
+                "middle",
+                "dimension",
+                hot=f"key:{key}",
+                within=max(w, 320),
+            ),
+        )
+    for i, (width, (x0, h), (x1, _)) in enumerate(zip(room.widths, left, right, strict=True)):
+        governs = room.governing is not None and width.length == room.governing.length
+        text = made.units.write(width.length)
+        drawing.add(Dimension(True, x0, x1, h, 0, text, room.width_key(i), True))
+        place = room.wall.widths[i].place
+        drawing.add(
+            Label(-_WALL, h, place, 11, "end", "quiet", hot=f"key:{room.width_key(i)}", shift=(-8, 0)),
+        )
+        if governs:
+            drawing.add(Label(smallest + _WALL, h, "● governs", 11, "start", "settled", True, shift=(8, 0)))
+    if room.ceiling is not None:
+        text = made.units.write(room.ceiling.length)
+        drawing.add(Dimension(False, 0, height, smallest + _WALL, 4.2, text, room.ceiling.key, True))
+    if room.mouth is not None:
+        mouth = room.mouth.length.mm
+        start = (smallest - mouth) / 2
+        drawing.add(
+            Dimension(True, start, start + mouth, -60, -1.0, made.units.write(room.mouth.length), room.mouth.key, True),
+            Label(start, -60, "mouth", 11, "end", "quiet", hot=f"key:{room.mouth.key}", shift=(-12, -24)),
+        )
+    if len(set(widths)) > 1:
+        drawing.add(Label(-_WALL, height, f"bows drawn ×{BOW}", 9, "end", "quiet", shift=(-8, 0)))
+    return drawing
+
+
+def _height(room: Measured) -> float:
+    known = [room.ceiling.length] if room.ceiling else []
+    return max([*known, *(level.high for level in room.wall.ceilings)], default=_HEIGHT_IF_UNKNOWN).mm
+
+
+def _levels(made: Made, drawing: Drawing, room: Measured, width: float, height: float) -> None:
+    """Draw where floor and ceiling really run, each height with its number."""
+    for name, levels, colour in (("floor", room.wall.floor, "snag"), ("ceilings", room.wall.ceilings, "dimension")):
+        if not levels:
+            continue
+        rows = sorted(levels, key=lambda level: level.at)
+        points = [_point(rows[0], 0.0), *(_point(level, level.at.mm) for level in rows), _point(rows[-1], width)]
+        if name == "ceilings":
+            drawing.add(Shape((*points, (width, height), (0.0, height)), "", "", hatch=True))
+        drawing.add(Path(tuple(points), colour, 1.6))
+        for i, level in enumerate(levels, start=1):
+            key = f"{room.prefix}{name}.{i}.high"
+            text = made.units.write(level.high)
+            drawing.add(
+                Label(
+                    level.at.mm,
+                    level.high.mm,
+                    text,
+                    10,
+                    "middle",
+                    colour,
+                    True,
+                    f"key:{key}",
+                    shift=(0, 11 if name == "floor" else -11),
+                )
+            )
+
+
+def _point(level: Level, x: float) -> Point:
+    return x, level.high.mm
+
+
+def _studs(drawing: Drawing, room: Measured, height: float) -> None:
+    for i, stud in enumerate(room.wall.studs, start=1):
+        key = f"key:{room.prefix}stud.{i}"
+        drawing.add(
+            Path(((stud.mm, 0.0), (stud.mm, height)), "line", 2.2, True),
+            Label(stud.mm, 0, f"stud {i}", 9, "middle", "quiet", hot=key, shift=(0, -9)),
+        )
+
+
+def _standing(made: Made, drawing: Drawing, number: int) -> None:
+    for upper in (False, True):
+        for place in made.line(number, upper).places:
+            x, w, low, high = place.x.mm, place.width.length.mm, place.low.mm, place.high.mm
+            if place.letter:
+                _case(made, drawing, place, x, low, w, high - low)
+            elif w > 0:
+                space = made.project.spaces[place.space - 1]
+                hot = f"key:space/{place.space}.width"
+                drawing.add(
+                    Area(x, low, w, high - low, "", "quiet", 1.0, "dots", hot, dashed=True),
+                    Label(x + w / 2, low + (high - low) / 2, space.name, 9, "middle", "quiet", hot=hot, within=w),
+                )
+
+
+def _case(made: Made, drawing: Drawing, place: Place, x: float, low: float, w: float, h: float) -> None:
+    hot = f"case:{place.letter}"
+    drawing.add(
+        Area(
+            x,
+            low,
+            w,
+            h,
+            tint(place.letter) if len(made.project.cases) > 1 else "wood",
+            "snag",
+            1.4,
+            "",
+            hot,
+            dashed=True,
+        ),
+        Label(
+            x + w / 2,
+            low + h / 2,
+            f"case {place.letter} stands here" if w > 420 else place.letter,
+            11,
+            "middle",
+            "ink",
+            within=w,
+        ),
+    )
+
+
+def reading_heights(count: int, height: float) -> list[float]:
+    """Return heights to draw ``count`` readings at, floor to top, evenly."""
+    if count == 1:
+        return [height * 0.45]
+    return [height * (0.07 + 0.86 * i / (count - 1)) for i in range(count)]
+
+
+def _walls(drawing: Drawing, left: list[Point], right: list[Point], width: float, height: float) -> None:
+    x_left, x_right = left or [(0.0, 0.0)], right or [(width, 0.0)]
+    inner_left = [(x_left[0][0], 0.0), *left, (x_left[-1][0], height)]
+    inner_right = [(x_right[0][0], 0.0), *right, (x_right[-1][0], height)]
+    drawing.add(
+        Shape((*inner_left, *reversed(inner_right)), "card", ""),
+        Shape(((-_WALL, -60.0), (-_WALL, height + 60), (inner_left[-1][0], height + 60), *reversed(inner_left),
+               (inner_left[0][0], -60.0)), "", "", hatch=True),
+        Shape(((width + _WALL, -60.0), (width + _WALL, height + 60), (inner_right[-1][0], height + 60),
+               *reversed(inner_right), (inner_right[0][0], -60.0)), "", "", hatch=True),
+        Shape(((inner_left[-1][0], height), (inner_left[-1][0], height + 60), (inner_right[-1][0], height + 60),
+               (inner_right[-1][0], height)), "", "", hatch=True),
+        Shape(((inner_left[0][0], -60.0), (inner_left[0][0], 0.0), (inner_right[0][0], 0.0),
+               (inner_right[0][0], -60.0)), "", "", hatch=True),
+        Path((*inner_left, *reversed(inner_right), inner_left[0]), "ink", 1.6),
+    )  # fmt: skip

@@ -1,0 +1,126 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""What a person does to the room: walls, what is on them, heights along them, studs, corners, the way in."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from typing import Any
+
+from ..lengths import ZERO, Length, inches, millimetres
+from ..room.obstacle import usual
+from ..room.room import Corner, Way
+from ..room.wall import End, Level, Wall, first_readings, height_at
+from ..units import System
+from .tree import Project
+
+
+def with_room(project: Project, **changes: Any) -> Project:
+    """Return the project with the room changed."""
+    return replace(project, room=replace(project.room, **changes))
+
+
+def change_wall(project: Project, number: int, **changes: Any) -> Project:
+    """Return the project with a wall changed."""
+    return project.with_wall(number, replace(project.wall(number), **changes))
+
+
+def with_another_wall(project: Project) -> Project:
+    """Return the project with one more wall, round the corner of the last one."""
+    inch = project.units.system is System.INCH
+    last = project.room.walls[-1]
+    high = last.ceiling.read if last.ceiling is not None else (inches(96) if inch else millimetres(2400))
+    width = inches(96) if inch else millimetres(2400)
+    names = {wall.name for wall in project.room.walls}
+    name = next(f"Wall {i}" for i in range(len(names) + 1, 1000) if f"Wall {i}" not in names)
+    new = replace(first_readings(width, high), name=name, left=End.CORNER, allowance=last.allowance)
+    return with_room(project, walls=(*project.room.walls, new))
+
+
+def without_wall(project: Project, number: int) -> Project:
+    """Return the project without a wall; its cases stand free, at the first wall, what stood between them goes.
+
+    Raises:
+        ValueError: if it is the only wall.
+    """
+    if len(project.room.walls) == 1:
+        raise ValueError("a room has a wall")
+    walls = tuple(wall for i, wall in enumerate(project.room.walls, start=1) if i != number)
+    cases = []
+    for case in project.cases:
+        if case.wall == number:
+            cases.append(replace(case, wall=1, in_alcove=False, follows=False))
+        else:
+            cases.append(replace(case, wall=case.wall - (case.wall > number)))
+    spaces = tuple(
+        replace(space, wall=space.wall - (space.wall > number)) for space in project.spaces if space.wall != number
+    )
+    corners = tuple(
+        replace(corner, wall=corner.wall - (corner.wall > number))
+        for corner in project.room.corners
+        if corner.wall != number
+    )
+    room = replace(project.room, walls=walls, corners=corners)
+    return replace(project, room=room, cases=tuple(cases), spaces=spaces)
+
+
+def with_obstacle(project: Project, number: int, kind: str) -> Project:
+    """Return the project with another obstacle on a wall, of its usual size, in the middle."""
+    wall = project.wall(number)
+    width = _width(wall)
+    new = usual(kind, ZERO)
+    wide = min(new.width, width)
+    x = ZERO if wide == width else (width - wide).share(2)[0]
+    return change_wall(project, number, obstacles=(*wall.obstacles, replace(new, x=x, width=wide)))
+
+
+def _width(wall: Wall) -> Length:
+    return min((reading.read for reading in wall.widths), default=inches(96))
+
+
+def with_studs(project: Project, number: int, first: Length, spacing: Length) -> Project:
+    """Return the project with studs on a wall from the first found one on, as far apart as is usual there."""
+    wall, at, found = project.wall(number), first, []
+    while at < _width(wall):
+        found.append(at)
+        at += spacing
+    return change_wall(project, number, studs=tuple(found))
+
+
+def spacing(system: System) -> Length:
+    """Return how far apart studs usually are, middle to middle (common practice): 16 in, or 400 mm."""
+    return inches(16) if system is System.INCH else millimetres(400)
+
+
+def with_height(project: Project, number: int, what: str) -> Project:
+    """Return the project with one more height told along a wall: of the ``floor`` or the ``ceilings``."""
+    wall = project.wall(number)
+    levels: tuple[Level, ...] = getattr(wall, what)
+    width = _width(wall)
+    taken = {level.at for level in levels}
+    places = [ZERO, width, width.share(2)[0], width.share(4)[0], width - width.share(4)[0]]
+    places += [width.share(16)[0] * i for i in range(1, 16)]
+    at = next(place for place in places if place not in taken)
+    read = wall.ceiling.read if wall.ceiling is not None else inches(96)
+    high = ZERO if what == "floor" else (height_at(levels, at) or read)
+    return change_wall(project, number, **{what: (*levels, Level(at, high))})
+
+
+def without(project: Project, number: int, what: str, at: int) -> Project:
+    """Return the project without one row of a wall's list, counted from 1."""
+    rows = getattr(project.wall(number), what)
+    return change_wall(project, number, **{what: tuple(row for i, row in enumerate(rows, start=1) if i != at)})
+
+
+def with_way(project: Project) -> Project:
+    """Return the project with one more way in: a door as usual (30 x 80 in, 760 x 2000 mm, common practice)."""
+    inch = project.units.system is System.INCH
+    wide, high = (inches(30), inches(80)) if inch else (millimetres(760), millimetres(2000))
+    return with_room(project, ways=(*project.room.ways, Way("door", wide, high)))
+
+
+def with_corner(project: Project, wall: int) -> Project:
+    """Return the project with the corner at a wall's right end measured by 3, 4 and 5 (feet, or 600, 800 and 1000 mm)."""
+    inch = project.units.system is System.INCH
+    unit = inches(12) if inch else millimetres(200)
+    corner = Corner(wall, unit * 3, unit * 4, unit * 5)
+    return with_room(project, corners=(*project.room.corners, corner))

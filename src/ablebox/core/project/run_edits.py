@@ -1,0 +1,106 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""What a person does to a run: fillers, appliances and open spaces put in, members moved, mirrored and shared out."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from typing import Any
+
+from ..cabinet.design import Case
+from ..lengths import ZERO, inches, millimetres
+from ..run.line import Line, hangs
+from ..run.space import RunSpace, SpaceKind
+from ..units import System
+from .tree import Project
+
+
+def with_space(project: Project, kind: SpaceKind, line: Line, before: str) -> Project:
+    """Return the project with a space before a case of a run, or at its end.
+
+    A filler takes what is left over; an appliance comes in a usual size (30 in or 600 mm wide, common practice), to be
+    replaced by its own.
+    """
+    inch = project.units.system is System.INCH
+    standing = [project.case(place.letter) for place in line.places if place.letter]
+    like = next((case for case in standing if case.letter == before), standing[-1] if standing else None)
+    high = like.height if like is not None else (inches("34 1/2") if inch else millimetres(880))
+    deep = like.depth if like is not None else (inches(24) if inch else millimetres(600))
+    wide = None if kind is SpaceKind.FILLER else (inches(30) if inch else millimetres(600))
+    air = (inches("1/8") if inch else millimetres(3)) if kind is SpaceKind.APPLIANCE else ZERO
+    behind = (inches(1) if inch else millimetres(25)) if kind is SpaceKind.APPLIANCE else ZERO
+    goods = project.rack.goods[0].code if kind is SpaceKind.FILLER and project.rack.goods else ""
+    scribe = (inches("1/2") if inch else millimetres(12)) if kind is SpaceKind.FILLER else ZERO
+    new = RunSpace(
+        line.wall, before, kind, kind.words, wide, high, deep, air, behind, ZERO, line.upper, goods, scribe
+    )  # fmt: skip
+    return replace(project, spaces=(*project.spaces, new))
+
+
+def change_space(project: Project, number: int, **changes: Any) -> Project:
+    """Return the project with a space changed, by its number from 1."""
+    rows = tuple(replace(s, **changes) if i == number else s for i, s in enumerate(project.spaces, start=1))
+    return replace(project, spaces=rows)
+
+
+def without_space(project: Project, number: int) -> Project:
+    """Return the project without a space."""
+    return replace(project, spaces=tuple(s for i, s in enumerate(project.spaces, start=1) if i != number))
+
+
+def moved(project: Project, line: Line, at: int, by: int) -> Project:
+    """Return the project with a member of a run one place farther to the left or right; others keep their order.
+
+    Args:
+        project: the project.
+        line: the run.
+        at: which member, from 0.
+        by: -1 for left, 1 for right.
+    """
+    names = [place.letter or place.space for place in line.places]
+    if not 0 <= at + by < len(names):
+        return project
+    names[at], names[at + by] = names[at + by], names[at]
+    return ordered(project, line, names)
+
+
+def mirrored(project: Project, line: Line) -> Project:
+    """Return the project with a run the other way round; what a case has at one end goes to the other."""
+    names = [place.letter or place.space for place in reversed(line.places)]
+    return ordered(project, line, names)
+
+
+def ordered(project: Project, line: Line, names: list[str | int]) -> Project:
+    """Return the project with the members of a run in another order: letters of cases, numbers of spaces."""
+    letters = [name for name in names if isinstance(name, str)]
+    own = [case for case in project.cases if case.letter in letters]
+    new_order = iter([project.case(letter) for letter in letters])
+    cases = tuple(next(new_order) if case in own else case for case in project.cases)
+    spaces, order = list(project.spaces), []
+    for i, name in enumerate(names):
+        if isinstance(name, int):
+            before = next((other for other in names[i + 1 :] if isinstance(other, str)), "")
+            order.append((name, before))
+    moved_spaces = [replace(spaces[number - 1], before=before) for number, before in order]
+    slots = sorted(number for number, _ in order)
+    for slot, space in zip(slots, moved_spaces, strict=True):
+        spaces[slot - 1] = space
+    return replace(project, cases=cases, spaces=tuple(spaces))
+
+
+def stand_at(project: Project, letter: str, wall: int) -> Project:
+    """Return the project with a case in the run of a wall; 0 for standing by itself."""
+    case = project.case(letter)
+    if wall == 0:
+        return project.with_case(replace(case, in_alcove=False, follows=False))
+    return project.with_case(replace(case, in_alcove=True, wall=wall))
+
+
+def share_out(project: Project, line: Line) -> Project:
+    """Return the project with all cases of a run following its width, each an equal share."""
+    letters = {place.letter for place in line.places if place.letter}
+
+    def follow(case: Case) -> Case:
+        own = case.letter in letters and not case.turned % 2 and hangs(case) is line.upper
+        return replace(case, follows=True) if own else case
+
+    return replace(project, cases=tuple(follow(case) for case in project.cases))

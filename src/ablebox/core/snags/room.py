@@ -1,0 +1,186 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""What is on the walls against what stands at them: obstacles, studs, the way in, appliances, corners."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import replace
+from math import cos, pi, sin
+
+from ..cabinet.design import Case
+from ..case.cutouts import Cutout
+from ..lengths import ZERO, Length, inches
+from ..room.obstacle import OBSTACLES, Deal, Obstacle
+from ..run.line import Place, hangs
+from ..run.space import SpaceKind
+from ..shop.made import Made
+from .snag import Check, Fix, Level, Snag
+
+#: What an opening for an outlet or a pipe is larger at each side (1/2 in, common practice).
+_ROUND = inches("1/2")
+
+
+def obstacles_in_the_way(made: Made) -> Iterator[Snag]:
+    """What is on a wall behind a case is cut out for, notched round, taken away, or the case stands clear of it."""
+    for line in made.lines:
+        room = made.rooms[line.wall - 1]
+        for number, obstacle in enumerate(room.wall.obstacles, start=1):
+            key = f"{room.prefix}obstacle.{number}.x"
+            for place in line.places:
+                if place.letter and _behind(place, obstacle) and obstacle.deal is not Deal.REMOVE:
+                    yield from _obstacle(made, made.project.case(place.letter), place, obstacle, key)
+
+
+def _behind(place: Place, obstacle: Obstacle) -> bool:
+    across = place.x < obstacle.x + obstacle.width and obstacle.x < place.end
+    return across and place.low < obstacle.low + obstacle.height and obstacle.low < place.high
+
+
+def _obstacle(made: Made, case: Case, place: Place, obstacle: Obstacle, key: str) -> Iterator[Snag]:
+    write, words = made.units.write, obstacle.words
+    where = f"{write(obstacle.x)} from the left and {write(obstacle.low)} up"
+    if obstacle.deal is Deal.CUT:
+        x, z = obstacle.x - place.x, obstacle.low - place.low
+        if any(_covers(cutout, x, z, obstacle) for cutout in case.cutouts):
+            return
+        inside = x > ZERO and x + obstacle.width < place.width.length
+        fix = None
+        if inside and z > ZERO:
+            opening = Cutout(words, x - _ROUND, z - _ROUND, obstacle.width + _ROUND * 2, obstacle.height + _ROUND * 2)
+            after = made.project.with_case(replace(case, cutouts=(*case.cutouts, opening)))
+            fix = Fix(f"Cut an opening in {case.letter}'s back", after)
+        text = f"{case.letter} stands before the {words}, {where}: cut an opening in its back, {write(_ROUND)} larger all round."
+        if not inside:
+            text = f"{case.letter}: the {words}, {where}, is behind its side: move the run, or have it moved by a licensed trade."
+        yield Snag("room.cut", Level.WARN, text, case.letter, key, fix)
+    elif obstacle.deal is Deal.NOTCH:
+        if case.kick.words.startswith("notched") or obstacle.out <= case.set_in:
+            return
+        text = (
+            f"{case.letter}: the {words} stands {write(obstacle.out)} out of the wall; notch the sides round it, or let them go on "
+            f"behind the back by {write(obstacle.out)}."
+        )
+        fix = Fix(f"Let {case.letter}'s sides go on", made.project.with_case(replace(case, set_in=obstacle.out)))
+        yield Snag("room.notch", Level.NOTE, text, case.letter, key, fix)
+    else:
+        reach = " and nobody reaches it any more" if OBSTACLES[obstacle.kind].reach else ""
+        text = f"{case.letter} stands before the {words}, {where}{reach}: move the run, or make room there."
+        yield Snag("room.clear", Level.STOP, text, case.letter, key)
+
+
+def _covers(cutout: Cutout, x: Length, z: Length, obstacle: Obstacle) -> bool:
+    return (
+        cutout.x <= x
+        and cutout.z <= z
+        and x + obstacle.width <= cutout.x + cutout.width
+        and z + obstacle.height <= cutout.z + cutout.height
+    )
+
+
+def something_to_fasten_to(made: Made) -> Iterator[Snag]:
+    """Where studs were found, a hung case and a tall one reaches one; else it is fastened to its neighbour."""
+    for line in made.lines:
+        room = made.rooms[line.wall - 1]
+        if not room.wall.studs:
+            continue
+        for place in line.places:
+            case = made.project.case(place.letter) if place.letter else None
+            if case is None or any(place.x < stud < place.end for stud in room.wall.studs):
+                continue
+            write = made.units.write
+            nearest = min(room.wall.studs, key=lambda stud: abs((stud - place.x).ticks))
+            if hangs(case):
+                text = (
+                    f"{case.letter} hangs between {write(place.x)} and {write(place.end)} and no stud is there, the nearest is at "
+                    f"{write(nearest)}: screw a rail across two studs first and hang it on that, or tie it to its neighbours."
+                )
+                yield Snag("room.stud", Level.WARN, text, case.letter, f"{case.letter}/width")
+            elif case.height > case.depth * 2:
+                text = f"{case.letter} is tall and no stud is behind it: tie it to its neighbour, or fix a rail to the wall first."
+                yield Snag("room.stud", Level.NOTE, text, case.letter)
+
+
+def through_the_way_in(made: Made) -> Iterator[Snag]:
+    """The two smaller sizes of a case pass every door; where there is a turn behind it, the longest too."""
+    write = made.units.write
+    for way in made.project.room.ways:
+        low, high = sorted((way.width, way.height))
+        for assembly in made.assemblies:
+            small, middle, long = sorted(number.length for number in assembly.outside)
+            if small > low or middle > high:
+                text = (
+                    f"{assembly.letter}: {write(small)} × {write(middle)} does not pass the {way.name}, {write(way.width)} × "
+                    f"{write(way.height)}: build it in two parts, or carry it in before the back is on."
+                )
+                yield Snag("room.way", Level.STOP, text, assembly.letter)
+            elif way.turn is not None and long > _round_the_turn(way.width, way.turn, small):
+                text = (
+                    f"{assembly.letter} is {write(long)} long and does not go round the turn behind the {way.name}: with {write(way.turn)} "
+                    f"before it and {write(small)} of depth, {write(_round_the_turn(way.width, way.turn, small))} would."
+                )
+                yield Snag("room.turn", Level.STOP, text, assembly.letter)
+
+
+def _round_the_turn(width: Length, turn: Length, deep: Length) -> Length:
+    """Return the longest box of a depth that goes round a right-angled turn, standing upright.
+
+    The longest ladder for widths a and b is (a^(2/3) + b^(2/3))^(3/2) (a school problem of calculus); a box of depth d
+    needs the least over angles of (a sin t + b cos t - d) / (sin t cos t), which is looked for in small steps.
+    """
+    a, b, d = width.mm, turn.mm, deep.mm
+    best = min((a * sin(t) + b * cos(t) - d) / (sin(t) * cos(t)) for t in (pi / 2 * i / 400 for i in range(4, 397)))
+    return Length(max(0, int(best * 16_000)))
+
+
+def appliances_breathe(made: Made) -> Iterator[Snag]:
+    """An appliance has its height under what hangs, and its depth with the air behind it."""
+    write = made.units.write
+    for line in made.lines:
+        for place in line.places:
+            space = made.project.spaces[place.space - 1] if place.space else None
+            if space is None or space.kind is not SpaceKind.APPLIANCE or line.upper:
+                continue
+            hung = [p for p in made.line(line.wall, True).places if p.letter and p.x < place.end and place.x < p.end]
+            needed = space.height + space.above
+            for other in hung:
+                if other.low < needed:
+                    text = (
+                        f"{space.name} is {write(space.height)} high and wants {write(space.above)} above it; {other.letter} hangs at "
+                        f"{write(other.low)}."
+                    )
+                    raised = made.project.with_case(replace(made.project.case(other.letter), hang=needed))
+                    fix = Fix(f"Hang {other.letter} at {write(needed)}", raised)
+                    yield Snag("room.appliance", Level.STOP, text, other.letter, f"{other.letter}/hang", fix)
+            beside = [p.depth for p in line.places if p.letter]
+            if beside and space.depth + space.behind > max(beside):
+                over = space.depth + space.behind - max(beside)
+                text = (
+                    f"{space.name}: {write(space.depth)} deep and {write(space.behind)} of air behind it stands {write(over)} before the "
+                    "cases beside it."
+                )
+                yield Snag("room.stands-out", Level.NOTE, text, "", f"space/{place.space}.depth")
+
+
+def corners_square(made: Made) -> Iterator[Snag]:
+    """A corner that is not square takes room from the case in it, or leaves a gap behind it."""
+    write = made.units.write
+    for number, corner in enumerate(made.project.room.corners, start=1):
+        off = corner.open_by
+        if abs(off.ticks) * 100 < corner.other.ticks:
+            continue
+        how = "closed" if off < ZERO else "open"
+        size = write(Length(abs(off.ticks)))
+        text = (
+            f"The corner at the right of {made.project.wall(corner.wall).name} is {how} by {size} in {write(corner.other)}: "
+            f"leave the filler or the top there wider by that and scribe it."
+        )
+        yield Snag("room.corner", Level.NOTE, text, "", f"corner/{number}.across")
+
+
+CHECKS: tuple[Check, ...] = (
+    obstacles_in_the_way,
+    through_the_way_in,
+    appliances_breathe,
+    something_to_fasten_to,
+    corners_square,
+)

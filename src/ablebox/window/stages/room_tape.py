@@ -1,0 +1,193 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The tape of the Room stage: the wall's ends and what is on it, corners, and the way in, each with its sizes."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import replace
+from functools import partial
+
+from PyQt6.QtWidgets import QComboBox, QGridLayout, QHBoxLayout, QLineEdit, QPushButton, QVBoxLayout
+
+from ...core.project import room_edits
+from ...core.project.tree import Project
+from ...core.room.obstacle import Deal
+from ...core.room.wall import End, prefix_of
+from ..desk import Desk
+from ..widgets.length_field import LengthField
+from ..widgets.words import LinkWords, Words
+
+_SIZES = (
+    ("x", "from the left"),
+    ("low", "over the floor"),
+    ("width", "wide"),
+    ("height", "high"),
+    ("out", "stands out"),
+)
+
+
+def add_room(desk: Desk, column: QVBoxLayout, number: int) -> None:
+    """Add everything that is known of a wall but its readings, and of the way in."""
+    project = desk.document.project
+    wall, prefix = project.wall(number), prefix_of(number)
+
+    def change(title: str, after: Project) -> None:
+        if after != desk.document.project:
+            desk.change(title, after)
+
+    _heading(column, "At its ends")
+    for side in ("left", "right"):
+        combo = _combo(f"end:{side}", f"what is at the {side}", [(end, end.words) for end in End], getattr(wall, side))
+        combo.activated.connect(
+            lambda _, side=side, combo=combo: change(
+                f"{wall.name}: the {side} end",
+                room_edits.change_wall(desk.document.project, number, **{side: combo.currentData()}),
+            )
+        )
+        _row(column, side, combo)
+    for i, obstacle in enumerate(wall.obstacles, start=1):
+        _heading(
+            column,
+            obstacle.words.capitalize(),
+            partial(_drop, change, desk, number, "obstacles", i),
+            f"drop-obstacle:{i}",
+        )
+        _fields(desk, column, f"{prefix}obstacle.{i}", _SIZES)
+        deal = _combo(f"deal:{i}", "what is done about it", [(each, each.words) for each in Deal], obstacle.deal)
+        deal.activated.connect(
+            lambda _, i=i, deal=deal: change(
+                "What is done about it", _dealt(desk.document.project, number, i, deal.currentData())
+            )
+        )
+        column.addWidget(deal)
+    for what, words, sizes in (
+        ("floor", "Floor", (("at", "from the left"), ("high", "above the line"))),
+        ("ceilings", "Ceiling", (("at", "from the left"), ("high", "high"))),
+    ):
+        for i in range(1, len(getattr(wall, what)) + 1):
+            _heading(column, f"{words}, height {i}", partial(_drop, change, desk, number, what, i), f"drop-{what}:{i}")
+            _fields(desk, column, f"{prefix}{what}.{i}", sizes)
+    if wall.studs:
+        _heading(
+            column,
+            f"{len(wall.studs)} studs",
+            lambda: change("No studs", room_edits.change_wall(desk.document.project, number, studs=())),
+            "drop-studs",
+        )
+        _fields(desk, column, f"{prefix}stud", tuple((str(i), f"stud {i}") for i in range(1, len(wall.studs) + 1)))
+    _corners(desk, column, number, change)
+    _ways(desk, column, change)
+    if len(project.room.walls) > 1:
+        gone = QPushButton("Take this wall away")
+        gone.setObjectName("drop-wall")
+        gone.clicked.connect(
+            lambda: change(f"Take {wall.name} away", room_edits.without_wall(desk.document.project, number))
+        )
+        column.addWidget(gone)
+
+
+def _corners(desk: Desk, column: QVBoxLayout, number: int, change: Callable[[str, Project], None]) -> None:
+    room = desk.document.project.room
+    for i, corner in enumerate(room.corners, start=1):
+        if corner.wall != number:
+            continue
+        rest = tuple(each for k, each in enumerate(room.corners, start=1) if k != i)
+        _heading(
+            column,
+            "Corner at the right",
+            lambda rest=rest: change("Forget the corner", room_edits.with_room(desk.document.project, corners=rest)),
+            f"drop-corner:{i}",
+        )
+        _fields(
+            desk,
+            column,
+            f"corner/{i}",
+            (("along", "along this wall"), ("other", "along the next"), ("across", "across")),
+        )
+        write = desk.document.made.units.write
+        column.addWidget(Words(f"square would be {write(corner.square)} across", 13, colour="quiet"))
+    if number < len(room.walls):
+        add = QPushButton("Measure the corner, 3-4-5")
+        add.setObjectName("add-corner")
+        add.clicked.connect(lambda: change("Measure the corner", room_edits.with_corner(desk.document.project, number)))
+        column.addWidget(add)
+
+
+def _ways(desk: Desk, column: QVBoxLayout, change: Callable[[str, Project], None]) -> None:
+    room = desk.document.project.room
+    for i, way in enumerate(room.ways, start=1):
+        rest = tuple(each for k, each in enumerate(room.ways, start=1) if k != i)
+        _heading(
+            column,
+            "The way in",
+            lambda rest=rest: change("Forget a way in", room_edits.with_room(desk.document.project, ways=rest)),
+            f"drop-way:{i}",
+        )
+        name = QLineEdit(way.name)
+        name.setObjectName(f"way-name:{i}")
+        name.setAccessibleName("what has to be passed")
+
+        def rename(i: int = i, name: QLineEdit = name) -> None:
+            ways = desk.document.project.room.ways
+            if i <= len(ways) and name.text().strip():
+                rows = tuple(replace(w, name=name.text().strip()) if k == i else w for k, w in enumerate(ways, start=1))
+                change("Name a way in", room_edits.with_room(desk.document.project, ways=rows))
+
+        name.editingFinished.connect(rename)
+        column.addWidget(name)
+        _fields(desk, column, f"way/{i}", (("width", "wide"), ("height", "high"), ("turn", "to the turn behind")))
+    add = QPushButton("Add a door or stair on the way in")
+    add.setObjectName("add-way")
+    add.clicked.connect(lambda: change("Add a way in", room_edits.with_way(desk.document.project)))
+    column.addWidget(add)
+
+
+def _drop(change: Callable[[str, Project], None], desk: Desk, number: int, what: str, at: int) -> None:
+    change("Take it off the wall", room_edits.without(desk.document.project, number, what, at))
+
+
+def _dealt(project: Project, number: int, at: int, deal: Deal) -> Project:
+    rows = tuple(replace(o, deal=deal) if i == at else o for i, o in enumerate(project.wall(number).obstacles, start=1))
+    return room_edits.change_wall(project, number, obstacles=rows)
+
+
+def _heading(column: QVBoxLayout, words: str, drop: Callable[[], None] | None = None, name: str = "") -> None:
+    column.addSpacing(8)
+    row = QHBoxLayout()
+    row.addWidget(Words(words, 15, True), 1)
+    if drop is not None:
+        link = LinkWords("remove", drop, 13)
+        link.setObjectName(name)
+        row.addWidget(link)
+    column.addLayout(row)
+
+
+def _row(column: QVBoxLayout, words: str, combo: QComboBox) -> None:
+    row = QHBoxLayout()
+    row.addWidget(Words(words, 14, colour="quiet"), 1)
+    row.addWidget(combo)
+    column.addLayout(row)
+
+
+def _combo(name: str, words: str, rows: list, value: object) -> QComboBox:  # type: ignore[type-arg]
+    combo = QComboBox()
+    combo.setObjectName(name)
+    combo.setAccessibleName(words)
+    for data, text in rows:
+        combo.addItem(text, data)
+    combo.setCurrentIndex(max(0, [data for data, _ in rows].index(value)))
+    return combo
+
+
+def _fields(desk: Desk, column: QVBoxLayout, stem: str, sizes: tuple[tuple[str, str], ...]) -> None:
+    """Add fields two in a row, their words above them."""
+    grid = QGridLayout()
+    grid.setHorizontalSpacing(8)
+    grid.setVerticalSpacing(1)
+    for i, (part, words) in enumerate(sizes):
+        field = LengthField(desk, f"{stem}.{part}", words, selects=False)
+        field.setObjectName(f"tape:{stem}.{part}")
+        field.refresh()
+        grid.addWidget(Words(words, 13, colour="quiet"), 2 * (i // 2), i % 2)
+        grid.addWidget(field, 2 * (i // 2) + 1, i % 2)
+    column.addLayout(grid)
