@@ -31,7 +31,7 @@ class Sheets(UiCase):
     def setUp(self) -> None:
         super().setUp()
         self.demo()
-        self.key(Qt.Key.Key_5, CTRL)
+        self.key(Qt.Key.Key_6, CTRL)
         stage = self.window.stages["sheets"]
         assert isinstance(stage, SheetsStage)
         self.stage = stage

@@ -82,7 +82,7 @@ class Room(UiCase):
 class Case(UiCase):
     def setUp(self) -> None:
         super().setUp()
-        self.key(Qt.Key.Key_2, CTRL)
+        self.key(Qt.Key.Key_3, CTRL)
 
     def test_sizes_are_typed_on_the_drawing_and_tab_goes_on(self) -> None:
         self.click("elevation", "key:A/width")
@@ -169,7 +169,7 @@ class Case(UiCase):
 class Schools(UiCase):
     def setUp(self) -> None:
         super().setUp()
-        self.key(Qt.Key.Key_2, CTRL)
+        self.key(Qt.Key.Key_3, CTRL)
 
     def case(self) -> Case_:
         return self.window.desk.document.project.case("A")
@@ -287,7 +287,7 @@ class Fronts(UiCase):
     def setUp(self) -> None:
         super().setUp()
         self.window.desk.set_case("empty inside", inside=Bay())
-        self.key(Qt.Key.Key_3, CTRL)
+        self.key(Qt.Key.Key_4, CTRL)
 
     def names(self) -> list[str]:
         return [part.name for part in self.window.desk.document.made.parts]
@@ -443,14 +443,14 @@ class PartsAndSheets(UiCase):
         self.demo()
 
     def test_a_sheet_is_cut_and_a_spoiled_piece_made_again(self) -> None:
-        self.key(Qt.Key.Key_5, CTRL)
+        self.key(Qt.Key.Key_6, CTRL)
         planner = self.window.desk.planner
         before = sum(len(plan.sheets) for plan in planner.plans.values())
         code = next(iter(planner.plans.values())).sheets[0].spots[0].code
         self.press("sheet-cut")
         self.assertLess(sum(len(plan.sheets) for plan in planner.plans.values()), before)
         self.assertTrue(self.window.desk.document.project.done)
-        self.key(Qt.Key.Key_4, CTRL)
+        self.key(Qt.Key.Key_5, CTRL)
         self.window.desk.selection.select(part=code)
         self.settle()
         self.press("part-spoiled")
@@ -461,7 +461,7 @@ class PartsAndSheets(UiCase):
         self.assertEqual(sum(len(plan.sheets) for plan in planner.plans.values()), before)
 
     def test_the_cut_walk_goes_cut_by_cut_with_the_space_bar(self) -> None:
-        self.key(Qt.Key.Key_5, CTRL)
+        self.key(Qt.Key.Key_6, CTRL)
         sheet = self.find(DrawingView, "sheet")
         sheet.setFocus()
         before = sheet.grab().toImage()
@@ -479,7 +479,7 @@ class PartsAndSheets(UiCase):
         self.assertTrue(sheet.hasFocus())
 
     def test_a_part_lights_up_in_every_view(self) -> None:
-        self.key(Qt.Key.Key_4, CTRL)
+        self.key(Qt.Key.Key_5, CTRL)
         table = self.find(QTableView, "parts-table")
         model = table.model()
         assert model is not None
@@ -490,7 +490,7 @@ class PartsAndSheets(UiCase):
         self.assertEqual(self.window.desk.selection.part, "A-04")
         self.assertEqual(self.window.desk.selection.number, "A/bottom/length")
         self.assertIn("2 × dado depth", self.words(self.window.tape))
-        self.key(Qt.Key.Key_5, CTRL)
+        self.key(Qt.Key.Key_6, CTRL)
         for i, (_, _, sheet, _) in enumerate(self.window.stages["sheets"].hand.sheets()):  # type: ignore[attr-defined]
             if "A-04" in [spot.code for spot in sheet.spots]:
                 self.window.desk.selection.select(sheet=i)
@@ -504,7 +504,7 @@ class PartsAndSheets(UiCase):
         self.assertEqual(self.window.desk.selection.part, "A-04")
 
     def test_the_saw_and_the_rack_change_the_plan(self) -> None:
-        self.key(Qt.Key.Key_5, CTRL)
+        self.key(Qt.Key.Key_6, CTRL)
         QTest.mouseClick(self.find(QLineEdit, "field:saw/kerf"), Qt.MouseButton.LeftButton)
         self.type("3/16")
         plans = self.window.desk.planner.plans
@@ -537,7 +537,7 @@ class Rack(UiCase):
     def setUp(self) -> None:
         super().setUp()
         self.demo()
-        self.key(Qt.Key.Key_5, CTRL)
+        self.key(Qt.Key.Key_6, CTRL)
         self.press("show-rack")
 
     def overtype(self, name: str, text: str) -> None:

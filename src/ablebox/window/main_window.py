@@ -28,6 +28,7 @@ from .stages.case import CaseStage
 from .stages.fronts import FrontsStage
 from .stages.parts import PartsStage
 from .stages.room import RoomStage
+from .stages.run import RunStage
 from .stages.sheets import SheetsStage
 from .stages.stage import Stage
 from .widgets.snag_line import SnagLine
@@ -35,7 +36,7 @@ from .widgets.stage_rule import StageRule
 from .widgets.tape import Tape
 from .widgets.wall import Wall
 
-STAGES: tuple[type[Stage], ...] = (RoomStage, CaseStage, FrontsStage, PartsStage, SheetsStage)
+STAGES: tuple[type[Stage], ...] = (RoomStage, RunStage, CaseStage, FrontsStage, PartsStage, SheetsStage)
 
 
 class MainWindow(QMainWindow):
@@ -179,7 +180,7 @@ class MainWindow(QMainWindow):
         """Bring the selected stage up; tells whether another was in view."""
         stage = self.stage
         self.rule.choose(stage.name)
-        self.tape.otherwise = stage.tape
+        self.tape.otherwise, self.tape.instead = stage.tape, stage.tape_for
         if self.pages.currentWidget() is stage:
             return False
         self.pages.setCurrentWidget(stage)

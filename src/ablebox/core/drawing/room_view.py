@@ -61,13 +61,13 @@ def room_view(made: Made, number: int = 1, chosen: str = "") -> Drawing:
             ),
             Label(
                 x + w / 2,
-                z + h / 2,
+                z + h / 2 if w > 300 else z,
                 OBSTACLES[obstacle.kind].words,
                 9,
                 "middle",
                 "dimension",
                 hot=f"key:{key}",
-                within=max(w, 320),
+                shift=(0, 0 if w > 300 else -9),
             ),
         )
     for i, (width, (x0, h), (x1, _)) in enumerate(zip(room.widths, left, right, strict=True)):
@@ -174,7 +174,7 @@ def _case(made: Made, drawing: Drawing, place: Place, x: float, low: float, w: f
         Label(
             x + w / 2,
             low + h / 2,
-            f"case {place.letter} stands here" if w > 420 else place.letter,
+            place.letter if len(made.project.cases) > 1 else f"case {place.letter} stands here",
             11,
             "middle",
             "ink",

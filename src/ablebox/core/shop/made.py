@@ -15,6 +15,7 @@ from ..cabinet.design import Case
 from ..cuts.problem import Block, Piece, Problem, Sawing, Supply
 from ..errors import AbleBoxError
 from ..lengths import Length
+from ..parts.fillers import FILLER, filler_parts
 from ..parts.listing import Part, parts_list
 from ..parts.loose import LOOSE, loose_parts
 from ..project.tree import Project
@@ -87,8 +88,10 @@ class Made:
 
     @cached_property
     def parts(self) -> list[Part]:
-        """Every distinct part of every case, then those of none."""
+        """Every distinct part of every case, then the fillers of the runs, then those that belong to nothing."""
         own = [part for built in self._built for part in self._parts_of(built)]
+        widths = {place.space: place.width for line in self.lines for place in line.places if place.space}
+        own += filler_parts(self.project.spaces, widths, self.project.rack, self.units)
         return own + loose_parts(self.project.loose, self.project.rack, self.units)
 
     def _parts_of(self, built: _Built) -> list[Part]:
@@ -202,7 +205,7 @@ class Made:
                 if number is not None:
                     _collect(number, found)
         for part in self.parts:
-            if part.case == LOOSE:
+            if part.case in (LOOSE, FILLER):
                 _collect(part.length, found)
                 _collect(part.width, found)
         return found

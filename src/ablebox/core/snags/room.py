@@ -166,7 +166,7 @@ def corners_square(made: Made) -> Iterator[Snag]:
     write = made.units.write
     for number, corner in enumerate(made.project.room.corners, start=1):
         off = corner.open_by
-        if abs(off.ticks) * 100 < corner.other.ticks:
+        if abs(off.ticks) * 200 < corner.other.ticks:
             continue
         how = "closed" if off < ZERO else "open"
         size = write(Length(abs(off.ticks)))

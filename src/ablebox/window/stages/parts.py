@@ -201,6 +201,12 @@ class PartsStage(Stage):
             add_loose(self.desk, column, part)
             self._add_cut(column, part)
             return
+        if self.desk.known_case(part.case) is None:
+            column.addWidget(
+                Words("A filler of the run: its sizes are set on the Run stage.", 14, colour="quiet", wrap=True)
+            )
+            self._add_cut(column, part)
+            return
         case = self.desk.document.project.case(part.case)
         column.addWidget(Words("Work on it · click a size for its sum", 14, colour="quiet", wrap=True))
         for i, extra in enumerate(case.extras):

@@ -63,7 +63,7 @@ class RoomStage(Stage):
             button.clicked.connect(action)
             self._buttons[name] = button
             row.addWidget(button)
-        more = QPushButton("Add what is on it")
+        more = QPushButton("More on it")
         more.setObjectName("add-to-wall")
         more.setMenu(self._menu(more))
         row.addWidget(more)
@@ -149,10 +149,10 @@ class RoomStage(Stage):
             self._fields = []
             for key, words in (
                 ("room/tape.body", "tape body"),
-                (f"{prefix_of(self.number)}allowance", "free to get it in"),
+                (f"{prefix_of(self.number)}allowance", "left free"),
             ):
                 field = LengthField(self.desk, key, words)
-                field.setFixedWidth(78)
+                field.setFixedWidth(70)
                 self._fields.append(field)
                 self._field_row.addWidget(Words(words, 14, colour="quiet"))
                 self._field_row.addWidget(field)

@@ -47,6 +47,10 @@ class Stage(QWidget):
     def select(self) -> None:
         """Show the selection as it stands."""
 
+    def tape_for(self, column: QVBoxLayout) -> bool:
+        """Fill the tape although a number is selected, if the stage has more to show of it; tells whether it did."""
+        return False
+
     def tape(self, column: QVBoxLayout) -> None:
         """Fill the tape while no number is selected."""
         column.addWidget(Words("Select a number", 20, True))

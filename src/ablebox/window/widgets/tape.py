@@ -50,6 +50,8 @@ class Tape(QWidget):
         self._desk = desk
         #: What the tape shows when no number is selected; set by the stage in view.
         self.otherwise: Callable[[QVBoxLayout], None] | None = None
+        #: What the tape shows in the place of a selected number, where the stage in view has more to say of it.
+        self.instead: Callable[[QVBoxLayout], bool] | None = None
         self.setObjectName("tape")
         self.setFixedWidth(WIDTH)
         outer = QVBoxLayout(self)
@@ -96,7 +98,9 @@ class Tape(QWidget):
         column.setSpacing(4)
         self._shown = self._desk.selection.number
         number = self._desk.number(self._shown)
-        if number is not None:
+        if self._shown and self.instead is not None and self.instead(column):
+            pass
+        elif number is not None:
             self._number(column, number)
         elif self._desk.choice(self._shown) is not None:
             self._bare_choice(column, self._shown)

@@ -1,0 +1,137 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The runs of a wall from the front: what stands on the floor, what hangs above it, and what is left over."""
+
+from __future__ import annotations
+
+from ..lengths import ZERO, Length
+from ..room.wall import End, Measured
+from ..run.line import Line, Place
+from ..run.space import SpaceKind
+from ..shop.made import Made
+from .palette import tint
+from .shapes import Area, Dimension, Drawing, Label, Path, Shape
+
+_SIDE = 110.0
+#: Share of the run below which a member is too narrow for its number.
+_NARROW = 0.06
+
+
+def run_view(made: Made, number: int, chosen: str) -> Drawing:
+    """Return the runs of a wall with their widths.
+
+    Args:
+        made: what was made.
+        number: of the wall, from 1.
+        chosen: letter of the case, or number of the space, that is selected.
+    """
+    room = made.rooms[number - 1]
+    drawing = Drawing(f"the run of {room.wall.name}")
+    floor, upper = made.line(number), made.line(number, True)
+    width = room.governing.length.mm if room.governing else max((p.end.mm for p in floor.places), default=1000.0)
+    width = max([width, *(place.end.mm for line in (floor, upper) for place in line.places)])
+    ceiling = room.ceiling.length.mm if room.ceiling else 2300.0
+    height = max([ceiling, *(place.high.mm for line in (floor, upper) for place in line.places)])
+    _room(drawing, room, width, height, ceiling)
+    for line in (floor, upper):
+        for place in line.places:
+            _member(made, drawing, place, chosen in (place.letter, str(place.space)) and bool(chosen))
+        _widths(made, drawing, line, height)
+    return drawing
+
+
+def _room(drawing: Drawing, room: Measured, width: float, height: float, ceiling: float) -> None:
+    """Draw floor, ceiling, the walls at both ends, and what is on this one."""
+    wall = room.wall
+    for side, end in ((0.0, wall.left), (width, wall.right)):
+        if end is not End.OPEN:
+            x = side if side else -_SIDE
+            drawing.add(Shape(((x, 0), (x + _SIDE, 0), (x + _SIDE, ceiling), (x, ceiling)), "", "", hatch=True))
+            drawing.add(Path(((side, 0.0), (side, ceiling)), "ink", 1.4))
+    drawing.add(Path(((-_SIDE, 0.0), (width + _SIDE, 0.0)), "ink", 1.6))
+    if wall.ceilings:
+        rows = sorted(wall.ceilings, key=lambda level: level.at)
+        points = [(0.0, rows[0].high.mm), *((r.at.mm, r.high.mm) for r in rows), (width, rows[-1].high.mm)]
+        drawing.add(
+            Shape((*points, (width, height), (0.0, height)), "", "", hatch=True), Path(tuple(points), "ink", 1.2)
+        )
+    elif room.ceiling is not None:
+        drawing.add(Path(((-_SIDE, ceiling), (width + _SIDE, ceiling)), "ink", 1.2))
+    for stud in wall.studs:
+        drawing.add(Path(((stud.mm, 0.0), (stud.mm, ceiling)), "line", 1.4, True))
+    for obstacle in wall.obstacles:
+        x, z = obstacle.x.mm, obstacle.low.mm
+        drawing.add(
+            Area(x, z, obstacle.width.mm, obstacle.height.mm, "card", "dimension", 1.0, "", f"key:{room.prefix}width.1")
+        )
+
+
+def _member(made: Made, drawing: Drawing, place: Place, lit: bool) -> None:
+    x, low, w, h = place.x.mm, place.low.mm, place.width.length.mm, (place.high - place.low).mm
+    if w <= 0:
+        return
+    if place.letter:
+        hot = f"case:{place.letter}"
+        drawing.add(Area(x, low, w, h, tint(place.letter), "ink", 1.2, "", hot))
+        if not made.project.case(place.letter).turned:
+            for part in made.assembly(place.letter).parts:
+                if part.stands == "front":
+                    a, b, c, d = (Length(t).mm for t in (*part.box.span(0), *part.box.span(2)))
+                    drawing.add(Area(x + a, low + c, b - a, d - c, "", "ink", 0.8))
+        drawing.add(Label(x + w / 2, low + h / 2, place.letter, 15, "middle", "ink", True, hot))
+    else:
+        space = made.project.spaces[place.space - 1]
+        hot = f"key:space/{place.space}.width"
+        pattern = "grain-y" if space.kind is SpaceKind.FILLER else "dots"
+        fill = "wood" if space.kind is SpaceKind.FILLER else ""
+        drawing.add(Area(x, low, w, h, fill, "quiet", 1.0, pattern, hot, dashed=space.kind is not SpaceKind.FILLER))
+        upright = w < 220
+        if w < 60:
+            return _outline(drawing, x, low, w, h, lit)
+        drawing.add(
+            Label(
+                x + w / 2,
+                low + h / 2,
+                space.name,
+                10,
+                "middle",
+                "ink",
+                hot=hot,
+                upright=upright,
+                within=0 if upright else w,
+            )
+        )
+    _outline(drawing, x, low, w, h, lit)
+
+
+def _outline(drawing: Drawing, x: float, low: float, w: float, h: float, lit: bool) -> None:
+    if lit:
+        drawing.add(Area(x, low, w, h, "", "select", 2.6))
+
+
+def _widths(made: Made, drawing: Drawing, line: Line, height: float) -> None:
+    """Draw the width of each member, the sum, what there is for it, and what is left over."""
+    write = made.units.write
+    sign, base = (1.0, height) if line.upper else (-1.0, 0.0)
+    whole = sum(place.width.length.mm for place in line.places)
+    for place in line.places:
+        width = place.width.length
+        if width > ZERO:
+            key = f"{place.letter}/width" if place.letter else f"space/{place.space}.width"
+            # What is too narrow for its number beside its neighbours' carries it over its own head.
+            narrow = width.mm < _NARROW * whole
+            at, row = (place.high.mm, 0.9) if narrow else (base, sign)
+            drawing.add(Dimension(True, place.x.mm, place.end.mm, at, row, write(width), key, True))
+    if line.total is None or not line.places:
+        return
+    start, end = line.places[0].x.mm, line.places[-1].end.mm
+    drawing.add(Dimension(True, start, end, base, 2 * sign, write(line.total.length), line.total.key))
+    over = line.left_over
+    if over is None:
+        return
+    if over == ZERO:
+        words, colour = "nothing left over", "settled"
+    elif over > ZERO:
+        words, colour = f"{write(over)} left over", "quiet" if line.upper else "snag"
+    else:
+        words, colour = f"{write(ZERO - over)} too wide", "select"
+    drawing.add(Label((start + end) / 2, base, words, 11, "middle", colour, True, shift=(0, sign * 68)))

@@ -1,0 +1,277 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The Run stage: what stands along each wall, put in order, spaced and shared out on its drawing."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from functools import partial
+
+from PyQt6.QtCore import Qt
+from PyQt6.QtGui import QKeyEvent
+from PyQt6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QVBoxLayout
+
+from ...core.cabinet.kinds import KINDS
+from ...core.drawing.run_view import run_view
+from ...core.lengths import ZERO
+from ...core.project import run_edits
+from ...core.project.changes import add_case
+from ...core.project.tree import Project
+from ...core.run.line import Line, Place
+from ...core.run.space import SpaceKind
+from ..desk import Desk
+from ..widgets.drawing_view import DrawingView
+from ..widgets.words import Words
+from .run_tape import add_case_in_run, add_line, add_space
+from .stage import Stage
+
+
+class _RunDrawing(DrawingView):
+    """The run; the arrow keys move what is selected."""
+
+    def __init__(self, desk: Desk, move) -> None:  # type: ignore[no-untyped-def]
+        super().__init__(desk, "run")
+        self._move = move
+
+    def keyPressEvent(self, event: QKeyEvent | None) -> None:
+        steps = {Qt.Key.Key_Left: -1, Qt.Key.Key_Right: 1}
+        if event is not None and event.key() in steps and event.modifiers() & Qt.KeyboardModifier.AltModifier:
+            self._move(steps[Qt.Key(event.key())])
+            return
+        super().keyPressEvent(event)
+
+
+class RunStage(Stage):
+    """The runs, wall by wall."""
+
+    name, title = "run", "Run"
+    help = "Set cases along the walls"
+
+    def __init__(self, desk: Desk) -> None:
+        super().__init__(desk)
+        self._tabs = QHBoxLayout()
+        self._tabs.setSpacing(6)
+        self.head.addLayout(self._tabs)
+        self._shown_tabs: object = None
+        self.drawing = _RunDrawing(desk, self.move)
+        self.body.addWidget(self.drawing, 1)
+        row = QHBoxLayout()
+        row.setSpacing(8)
+        for name, words, action in (
+            ("run-left", "◂ Move", partial(self.move, -1)),
+            ("run-right", "Move ▸", partial(self.move, 1)),
+            ("run-share", "Share the width out", self.share_out),
+            ("run-mirror", "Mirror the run", self.mirror),
+        ):
+            button = QPushButton(words)
+            button.setObjectName(name)
+            button.clicked.connect(lambda _, action=action: action())
+            row.addWidget(button)
+        row.addStretch(1)
+        add = QPushButton("Put in")
+        add.setObjectName("run-add")
+        add.setMenu(self._menu(add))
+        row.insertWidget(2, add)
+        self.body.addLayout(row)
+
+    def _menu(self, owner: QPushButton) -> QMenu:
+        menu = QMenu(owner)
+        for kind in SpaceKind:
+            action = menu.addAction(kind.words.capitalize())
+            assert action is not None
+            action.setObjectName(f"add-{kind.words.partition(' ')[0]}")
+            action.triggered.connect(lambda _, kind=kind: self.add(kind))
+        menu.addSeparator()
+        for name, row in KINDS.items():
+            action = menu.addAction(f"Case: {row.words}")
+            assert action is not None
+            action.setObjectName(f"add-in-run:{name}")
+            action.triggered.connect(lambda _, name=name: self.add_case(name))
+        return menu
+
+    def add_case(self, kind: str) -> None:
+        """Add a case of a kind to the run of the wall at hand, after what is selected."""
+        here = self.at_hand()
+        project = self.desk.document.project
+        after, letter = add_case(project, kind)
+        case = after.case(letter)
+        others = [each for each in after.cases if each.letter != letter]
+        own = here[0].places[here[1]].letter if here is not None else ""
+        at = next((i for i, each in enumerate(others) if each.letter == own), len(others) - 1) + 1
+        others.insert(at, replace(case, in_alcove=True, wall=self.number))
+        self._change(f"Add case {letter} to the run", replace(after, cases=tuple(others)))
+        self.desk.selection.select(case=letter, number="", part="")
+
+    @property
+    def number(self) -> int:
+        """Number of the wall at hand."""
+        return min(self.desk.selection.wall, len(self.desk.document.project.room.walls))
+
+    @property
+    def space(self) -> int:
+        """Number of the space that is selected; 0 if none is."""
+        head, _, rest = self.desk.selection.number.partition("/")
+        at = rest.partition(".")[0]
+        count = len(self.desk.document.project.spaces)
+        return int(at) if head == "space" and at.isdigit() and 1 <= int(at) <= count else 0
+
+    def lines(self) -> list[Line]:
+        """Return the runs of the wall at hand: floor, then what hangs."""
+        made = self.desk.document.made
+        return [made.line(self.number), made.line(self.number, True)]
+
+    def at_hand(self) -> tuple[Line, int] | None:
+        """Return the run and the place in it of what is selected; ``None`` if it stands elsewhere."""
+        for line in self.lines():
+            for i, place in enumerate(line.places):
+                if self._is_chosen(place):
+                    return line, i
+        return None
+
+    def _is_chosen(self, place: Place) -> bool:
+        if self.space:
+            return place.space == self.space
+        return bool(place.letter) and place.letter == self.desk.selection.case
+
+    def state(self) -> str:
+        """Return how the runs add up."""
+        lines = self.desk.document.made.lines
+        over = [each for line in lines if (each := line.left_over) is not None and (not line.upper or each < ZERO)]
+        if any(each < ZERO for each in over):
+            return "too wide"
+        if any(each > ZERO for each in over):
+            return "some left over"
+        return "adds up ✓" if over else "no wall yet"
+
+    def refresh(self) -> None:
+        """Show the runs as they stand."""
+        self._walls()
+        self.select()
+
+    def _walls(self) -> None:
+        shown = ([wall.name for wall in self.desk.document.project.room.walls], self.number)
+        if shown == self._shown_tabs:
+            return
+        self._shown_tabs = shown
+        while self._tabs.count():
+            item = self._tabs.takeAt(0)
+            widget = item.widget() if item else None
+            if widget is not None:
+                widget.hide()
+                widget.deleteLater()
+        for i, name in enumerate(shown[0], start=1):
+            tab = QPushButton(name)
+            tab.setObjectName(f"run-wall:{i}")
+            tab.setCheckable(True)
+            tab.setChecked(i == self.number)
+            tab.clicked.connect(lambda _, i=i: self._show_wall(i))
+            self._tabs.addWidget(tab)
+
+    def _show_wall(self, number: int) -> None:
+        first = next((p.letter for p in self.desk.document.made.line(number).places if p.letter), None)
+        self.desk.selection.select(wall=number, number="", case=first)
+
+    def select(self) -> None:
+        """Show the wall of what is selected."""
+        case = self.desk.known_case(self.desk.selection.case)
+        if self.space:
+            wall = self.desk.document.project.spaces[self.space - 1].wall
+        else:
+            found = self.desk.document.project.case(case) if case else None
+            wall = found.wall if found is not None and found.in_alcove else self.number
+        if wall != self.number and self._shown_case != (case, self.space):
+            self._shown_case = (case, self.space)
+            self.desk.selection.select(wall=wall)
+            return
+        self._shown_case = (case, self.space)
+        self._walls()
+        made = self.desk.document.made
+        room = made.rooms[self.number - 1]
+        self.heading.set_text(f"The run of {room.wall.name}")
+        self.under.set_text(self._words())
+        chosen = str(self.space) if self.space else self.desk.selection.case
+        self.drawing.show_drawing(run_view(made, self.number, chosen))
+
+    _shown_case: tuple[str | None, int] | None = None
+
+    def _words(self) -> str:
+        made, write = self.desk.document.made, self.desk.document.made.units.write
+        words = []
+        for line in self.lines():
+            if line.total is None or line.usable is None:
+                continue
+            what = "hanging" if line.upper else "on the floor"
+            words.append(f"{what}: {write(line.total.length)} of {write(line.usable.length)}")
+        if not words:
+            return "Nothing stands here yet. Add a case, or put one into this run on the tape."
+        return f"{' · '.join(words).capitalize()} · sizes in {made.units.words}. Click a width to type it."
+
+    def _change(self, words: str, after: Project) -> None:
+        if after != self.desk.document.project:
+            self.desk.change(words, after)
+
+    def move(self, by: int) -> None:
+        """Move what is selected one place to the left or right."""
+        here = self.at_hand()
+        if here is None:
+            return
+        line, at = here
+        place, made = line.places[at], self.desk.document.made
+        if not 0 <= at + by < len(line.places):
+            return
+        after = run_edits.moved(self.desk.document.project, line, at, by)
+        where = "left" if by < 0 else "right"
+        width = place.width
+        self._change(f"Move {place.name} to the {where}", after)
+        if place.space:
+            # Spaces keep their numbers in the order they stand in: find the one that was moved.
+            spaces = made.project.spaces[place.space - 1]
+            now = next(
+                (p.space for p in self.desk.document.made.line(line.wall, line.upper).places
+                 if p.space and self.desk.document.project.spaces[p.space - 1].name == spaces.name
+                 and p.width.length == width.length and p.x != place.x), place.space)  # fmt: skip
+            self.desk.selection.select(number=f"space/{now}.width")
+
+    def add(self, kind: SpaceKind) -> None:
+        """Put a space before what is selected, or at the end of the run on the floor."""
+        here = self.at_hand()
+        line = here[0] if here is not None else self.lines()[0]
+        before = ""
+        if here is not None:
+            before = next((p.letter for p in line.places[here[1] :] if p.letter), "")
+            if here[1] == len(line.places) - 1 and kind is SpaceKind.FILLER and line.places[here[1]].letter:
+                # A filler asked for at the last case goes between it and the wall.
+                before = ""
+        after = run_edits.with_space(self.desk.document.project, kind, line, before)
+        self._change(f"Add {'an' if kind.words[0] in 'aeiou' else 'a'} {kind.words}", after)
+        self.desk.selection.select(number=f"space/{len(after.spaces)}.width")
+
+    def share_out(self) -> None:
+        """Let all cases of the run share its width equally."""
+        here = self.at_hand()
+        line = here[0] if here is not None else self.lines()[0]
+        self._change("Share the width out", run_edits.share_out(self.desk.document.project, line))
+
+    def mirror(self) -> None:
+        """Put the run the other way round."""
+        here = self.at_hand()
+        line = here[0] if here is not None else self.lines()[0]
+        self._change("Mirror the run", run_edits.mirrored(self.desk.document.project, line))
+
+    def tape(self, column: QVBoxLayout) -> None:
+        """Show the case in its run, and how the run adds up."""
+        if self.space:
+            add_space(self.desk, column, self.space)
+        elif self.desk.known_case(self.desk.selection.case):
+            add_case_in_run(self.desk, column, self.desk.selection.case)
+        for line in self.lines():
+            if line.places:
+                column.addSpacing(8)
+                column.addWidget(Words("What hangs" if line.upper else "On the floor", 16, True))
+                add_line(self.desk, column, line)
+
+    def tape_for(self, column: QVBoxLayout) -> bool:
+        """Show a space in the place of its bare number."""
+        if not self.space or not self.desk.selection.number.endswith(".width"):
+            return False
+        self.tape(column)
+        return True

@@ -1,0 +1,139 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The tape of the Run stage: a case in its run, a space with its sizes, and how a run adds up."""
+
+from __future__ import annotations
+
+from PyQt6.QtWidgets import QCheckBox, QComboBox, QGridLayout, QHBoxLayout, QLineEdit, QPushButton, QVBoxLayout
+
+from ...core.lengths import ZERO
+from ...core.project import run_edits
+from ...core.run.line import Line, hangs
+from ...core.run.space import SpaceKind
+from ..desk import Desk
+from ..widgets.length_field import LengthField
+from ..widgets.words import LinkWords, Words
+
+
+def add_case_in_run(desk: Desk, column: QVBoxLayout, letter: str) -> None:
+    """Say where a case stands, and let it stand elsewhere."""
+    project, made = desk.document.project, desk.document.made
+    case = project.case(letter)
+    column.addWidget(Words(f"{letter}  {case.name}", 20, True, wrap=True))
+    walls = QComboBox()
+    walls.setObjectName("run-at")
+    walls.setAccessibleName("where it stands")
+    walls.addItem("by itself", 0)
+    for i, wall in enumerate(project.room.walls, start=1):
+        walls.addItem(f"in the run of {wall.name}", i)
+    walls.setCurrentIndex(walls.findData(case.wall if case.in_alcove else 0))
+    walls.activated.connect(
+        lambda _: desk.change(
+            f"{letter} stands elsewhere", run_edits.stand_at(desk.document.project, letter, walls.currentData())
+        )
+    )
+    column.addWidget(walls)
+    follows = QCheckBox("its width follows the run")
+    follows.setObjectName("run-follows")
+    follows.setChecked(case.follows)
+    follows.setEnabled(case.in_alcove)
+    width = made.assembly(letter).outside[0].length
+    follows.clicked.connect(
+        lambda on: desk.set_case("width follows" if on else "width set by hand", follows=on, width=width)
+    )
+    column.addWidget(follows)
+    if hangs(case):
+        _fields(desk, column, ((f"{letter}/hang", "lower edge over the floor"), (f"{letter}/height", "high")))
+    place, write = made.place(letter), made.units.write
+    if place is not None:
+        words = f"{write(place.x)} from the left end of the wall to {write(place.end)}."
+        column.addWidget(Words(words, 14, colour="quiet", wrap=True))
+
+
+def add_space(desk: Desk, column: QVBoxLayout, number: int) -> None:
+    """Show a space: its name, its sizes and what it is made of or wants free."""
+    space = desk.document.project.spaces[number - 1]
+    column.addWidget(Words(space.name.capitalize(), 20, True, wrap=True))
+    name = QLineEdit(space.name)
+    name.setObjectName("space-name")
+    name.setAccessibleName("what it is called")
+
+    def put(words: str, **changes: object) -> None:
+        after = run_edits.change_space(desk.document.project, number, **changes)
+        if after != desk.document.project:
+            desk.change(f"{space.name}: {words}", after)
+
+    name.editingFinished.connect(lambda: put("another name", name=name.text().strip() or space.name))
+    column.addWidget(name)
+    stem = f"space/{number}"
+    rows = [(f"{stem}.width", "wide, or what is left"), (f"{stem}.height", "high"), (f"{stem}.depth", "deep")]
+    if space.kind is SpaceKind.APPLIANCE:
+        rows += [(f"{stem}.air", "air at each side"), (f"{stem}.behind", "air behind"), (f"{stem}.above", "free above")]
+    if space.kind is SpaceKind.FILLER:
+        rows.append((f"{stem}.scribe", "cut wider, to scribe"))
+    _fields(desk, column, tuple(rows))
+    if space.kind is SpaceKind.FILLER:
+        goods = QComboBox()
+        goods.setObjectName("space-goods")
+        goods.setAccessibleName("what it is cut from")
+        for row in desk.document.project.rack.goods:
+            goods.addItem(row.name, row.code)
+        goods.setCurrentIndex(max(0, goods.findData(space.goods)))
+        goods.activated.connect(lambda _: put("made of", goods=goods.currentData()))
+        column.addWidget(goods)
+    gone = QPushButton(f"Take the {space.kind.words} out")
+    gone.setObjectName("drop-space")
+
+    def drop() -> None:
+        desk.selection.select(number="")
+        desk.change(f"Take the {space.kind.words} out", run_edits.without_space(desk.document.project, number))
+
+    gone.clicked.connect(drop)
+    column.addWidget(gone)
+
+
+def add_line(desk: Desk, column: QVBoxLayout, line: Line) -> None:
+    """Show how a run adds up, member by member."""
+    write = desk.document.made.units.write
+    for place in line.places:
+        row = QHBoxLayout()
+        if place.letter:
+            words, wanted = f"case {place.letter}", {"case": place.letter, "number": ""}
+        else:
+            words, wanted = desk.document.project.spaces[place.space - 1].name, {"number": f"space/{place.space}.width"}
+        row.addWidget(LinkWords(words, lambda wanted=wanted: desk.selection.select(**wanted), 15), 1)
+        row.addWidget(Words(write(place.width.length), 16, True, align="right"))
+        column.addLayout(row)
+    rows = [
+        ("in all", line.total.length if line.total else None),
+        ("there is", line.usable.length if line.usable else None),
+    ]
+    for words, size in rows:
+        if size is not None:
+            row = QHBoxLayout()
+            row.addWidget(Words(words, 15, colour="quiet"), 1)
+            row.addWidget(Words(write(size), 16, colour="quiet", align="right"))
+            column.addLayout(row)
+    over = line.left_over
+    if over is not None:
+        row = QHBoxLayout()
+        row.addWidget(
+            Words("left over" if over >= ZERO else "too wide by", 15, True, "settled" if over >= ZERO else "select"), 1
+        )
+        colour = "settled" if over >= ZERO else "select"
+        row.addWidget(Words(write(over if over >= ZERO else ZERO - over), 18, True, colour, "right"))
+        column.addLayout(row)
+
+
+def _fields(desk: Desk, column: QVBoxLayout, rows: tuple[tuple[str, str], ...]) -> None:
+    grid = QGridLayout()
+    grid.setHorizontalSpacing(8)
+    for i, (key, words) in enumerate(rows):
+        field = LengthField(desk, key, words, selects=False)
+        field.setObjectName(f"tape:{key}")
+        field.setPlaceholderText("what is left" if key.endswith(".width") else "")
+        field.setFixedWidth(100)
+        field.refresh()
+        grid.addWidget(Words(words, 14, colour="quiet"), i, 0)
+        grid.addWidget(field, i, 1)
+    grid.setColumnStretch(0, 1)
+    column.addLayout(grid)
