@@ -6,6 +6,7 @@ from __future__ import annotations
 import argparse
 
 from ..core.paper.drilling import drilling
+from ..core.paper.story_sticks import story_sticks
 from ..core.paper.templates import templates
 from .opened import open_project
 from .output import write
@@ -18,11 +19,14 @@ def add_to(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -> Non
     parser = commands.add_parser(NAME, help="write full-size templates of shaped panels")
     parser.add_argument("file", metavar="FILE")
     parser.add_argument("--pdf", metavar="OUT", required=True, help="write PDF to OUT, - for standard output")
-    parser.add_argument("--drilling", action="store_true", help="cups and pulls instead of shaped panels")
+    other = parser.add_mutually_exclusive_group()
+    other.add_argument("--drilling", action="store_true", help="cups and pulls instead of shaped panels")
+    other.add_argument("--sticks", action="store_true", help="story sticks of walls and cases instead")
 
 
 def run(arguments: argparse.Namespace) -> int:
     """Run the command."""
     made = open_project(arguments.file)
-    write(arguments.pdf, drilling(made) if arguments.drilling else templates(made))
+    make = drilling if arguments.drilling else story_sticks if arguments.sticks else templates
+    write(arguments.pdf, make(made))
     return 0

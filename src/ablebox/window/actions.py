@@ -45,6 +45,7 @@ ACTIONS: tuple[ActionRow, ...] = (
     ActionRow("book", "File", "Shop book as PDF…", "Ctrl+E", "Write drawings, cut list and sheets as PDF.", True),
     ActionRow("templates", "File", "Templates as PDF…", "", "Write shaped panels full size, in tiles."),
     ActionRow("drilling", "File", "Drilling templates as PDF…", "", "Write cups and pulls full size."),
+    ActionRow("sticks", "File", "Story sticks as PDF…", "", "Write the marks of walls and cases full size, in strips."),
     ActionRow("labels", "File", "Labels as PDF…", "", "Write a label for every piece, in the order of the saw."),
     ActionRow("dxf", "File", "Sheets as DXF…", "", "Write all sheets in layers, in millimetres."),
     ActionRow("csv", "File", "Cut list as CSV…", "", "Write the cut list for a spreadsheet."),

@@ -21,6 +21,7 @@ from ..core.paper.everything_json import everything_tree
 from ..core.paper.labels import labels
 from ..core.paper.sheet_files import all_sheets_dxf
 from ..core.paper.shop_book import shop_book
+from ..core.paper.story_sticks import story_sticks
 from ..core.paper.templates import templates
 from ..core.parts.loose import LOOSE
 from ..core.project.files import SUFFIX
@@ -58,6 +59,7 @@ class FileMenu:
             "save-as": self.save_as,
             "book": self.write_book,
             "templates": self.write_templates,
+            "sticks": self.write_sticks,
             "labels": self.write_labels,
             "dxf": self.write_dxf,
             "drilling": self.write_drilling,
@@ -217,6 +219,10 @@ class FileMenu:
     def write_drilling(self) -> None:
         """Write the drilling templates."""
         self._write("Drilling templates", "PDF", "-drilling.pdf", lambda: drilling(self._desk.document.made))
+
+    def write_sticks(self) -> None:
+        """Write the story sticks."""
+        self._write("Story sticks", "PDF", "-sticks.pdf", lambda: story_sticks(self._desk.document.made))
 
     def write_labels(self) -> None:
         """Write the labels of all pieces."""

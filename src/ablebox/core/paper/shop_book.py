@@ -15,7 +15,10 @@ from ..cuts.saw_order import CutKind, Cutting, CutWay, SawCut, cuts_of, worth_ke
 from ..drawing import case_views
 from ..drawing.exploded import Look, exploded
 from ..drawing.part_view import part_view
+from ..drawing.plan_view import plan_view
 from ..drawing.replay import fitted, replay
+from ..drawing.run_view import run_view
+from ..drawing.shapes import Drawing
 from ..drawing.sheet_view import sheet_view
 from ..lengths import Length
 from ..parts.listing import Part
@@ -47,6 +50,7 @@ def shop_book(made: Made, plans: Mapping[str, Plan]) -> bytes:
     """
     book = _Book(made, plans)
     book.cover()
+    book.runs()
     for case in made.project.cases:
         book.case_page(case.letter)
     book.cut_list()
@@ -194,6 +198,28 @@ class _Book:
             for also in (room.ceiling, room.mouth, room.usable):
                 if also is not None:
                     self.words(_EDGE, f"{self.write(also.length)}  {also.label}", width)
+
+    def runs(self) -> None:
+        """Each wall with what stands and hangs there, and the room from above where it has several."""
+        for number, room in enumerate(self.made.rooms, start=1):
+            line = self.made.line(number)
+            if len(line.places) + len(self.made.line(number, True).places) < 2:
+                continue
+            over = line.left_over
+            under = "Widths on the floor below, of what hangs above."
+            if over is not None and line.usable is not None:
+                under += (
+                    f" {self.write(over) if over.ticks >= 0 else '0'} of {self.write(line.usable.length)} is left over."
+                )
+            self.start(f"The run of {room.wall.name}", under)
+            self._whole_page(run_view(self.made, number, ""))
+        if len(self.made.rooms) > 1:
+            self.start("From above", "Walls as measured; what hangs is drawn with broken lines.")
+            self._whole_page(plan_view(self.made, 0))
+
+    def _whole_page(self, view: Drawing) -> None:
+        wide, high = self.width - 2 * _EDGE, self.height - self.y - _EDGE
+        replay(view, self.canvas, fitted(view, _EDGE, self.y, wide, high))
 
     def case_page(self, letter: str) -> None:
         case = self.made.project.case(letter)

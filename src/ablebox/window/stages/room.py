@@ -19,7 +19,7 @@ from ..widgets.drawing_view import DrawingView
 from ..widgets.length_field import LengthField
 from ..widgets.title_line import TitleLine
 from ..widgets.words import Words
-from .room_tape import add_room
+from .room_tape import add_room, add_thing
 from .stage import Stage
 
 _PLACES = ("floor", "counter", "eye height", "top")
@@ -265,6 +265,14 @@ class RoomStage(Stage):
         width = governing.length if governing else self.desk.document.project.cases[0].width
         self._put("Add the mouth", mouth=Reading("mouth", width))
         self.desk.selection.select(number=f"{prefix_of(self.number)}mouth")
+
+    def tape_for(self, column: QVBoxLayout) -> bool:
+        """Show what is on the wall with all its sizes, in the place of the one that was clicked."""
+        chosen = self._chosen()
+        if chosen is None or chosen[0] not in ("obstacles", "studs", "floor", "ceilings"):
+            return False
+        add_thing(self.desk, column, self.number, *chosen)
+        return True
 
     def tape(self, column: QVBoxLayout) -> None:
         """Say how to begin, and list what is known of the wall and of the way in."""

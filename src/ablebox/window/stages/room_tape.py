@@ -26,15 +26,15 @@ _SIZES = (
 )
 
 
+_LEVELS = {
+    "floor": ("Floor", (("at", "from the left"), ("high", "above the line"))),
+    "ceilings": ("Ceiling", (("at", "from the left"), ("high", "high"))),
+}
+
+
 def add_room(desk: Desk, column: QVBoxLayout, number: int) -> None:
     """Add everything that is known of a wall but its readings, and of the way in."""
-    project = desk.document.project
-    wall, prefix = project.wall(number), prefix_of(number)
-
-    def change(title: str, after: Project) -> None:
-        if after != desk.document.project:
-            desk.change(title, after)
-
+    wall, change = desk.document.project.wall(number), _changing(desk)
     _heading(column, "At its ends")
     for side in ("left", "right"):
         combo = _combo(f"end:{side}", f"what is at the {side}", [(end, end.words) for end in End], getattr(wall, side))
@@ -45,29 +45,44 @@ def add_room(desk: Desk, column: QVBoxLayout, number: int) -> None:
             )
         )
         _row(column, side, combo)
-    for i, obstacle in enumerate(wall.obstacles, start=1):
-        _heading(
-            column,
-            obstacle.words.capitalize(),
-            partial(_drop, change, desk, number, "obstacles", i),
-            f"drop-obstacle:{i}",
+    for what in ("obstacles", "floor", "ceilings"):
+        for i in range(1, len(getattr(wall, what)) + 1):
+            add_thing(desk, column, number, what, i)
+    if wall.studs:
+        add_thing(desk, column, number, "studs", 1)
+    _corners(desk, column, number, change)
+    _ways(desk, column, change)
+    if len(desk.document.project.room.walls) > 1:
+        gone = QPushButton("Take this wall away")
+        gone.setObjectName("drop-wall")
+        gone.clicked.connect(
+            lambda: change(f"Take {wall.name} away", room_edits.without_wall(desk.document.project, number))
         )
-        _fields(desk, column, f"{prefix}obstacle.{i}", _SIZES)
-        deal = _combo(f"deal:{i}", "what is done about it", [(each, each.words) for each in Deal], obstacle.deal)
+        column.addWidget(gone)
+
+
+def add_thing(desk: Desk, column: QVBoxLayout, number: int, what: str, at: int) -> None:
+    """Add one thing on a wall with its sizes: an obstacle, a height along it, or its studs.
+
+    Args:
+        desk: the workplace.
+        column: where to.
+        number: of the wall.
+        what: the list it is in.
+        at: its row, from 1.
+    """
+    wall, prefix, change = desk.document.project.wall(number), prefix_of(number), _changing(desk)
+    drop = partial(_drop, change, desk, number, what, at)
+    if what == "obstacles":
+        obstacle = wall.obstacles[at - 1]
+        _heading(column, obstacle.words.capitalize(), drop, f"drop-obstacle:{at}")
+        _fields(desk, column, f"{prefix}obstacle.{at}", _SIZES)
+        deal = _combo(f"deal:{at}", "what is done about it", [(each, each.words) for each in Deal], obstacle.deal)
         deal.activated.connect(
-            lambda _, i=i, deal=deal: change(
-                "What is done about it", _dealt(desk.document.project, number, i, deal.currentData())
-            )
+            lambda _: change("What is done about it", _dealt(desk.document.project, number, at, deal.currentData()))
         )
         column.addWidget(deal)
-    for what, words, sizes in (
-        ("floor", "Floor", (("at", "from the left"), ("high", "above the line"))),
-        ("ceilings", "Ceiling", (("at", "from the left"), ("high", "high"))),
-    ):
-        for i in range(1, len(getattr(wall, what)) + 1):
-            _heading(column, f"{words}, height {i}", partial(_drop, change, desk, number, what, i), f"drop-{what}:{i}")
-            _fields(desk, column, f"{prefix}{what}.{i}", sizes)
-    if wall.studs:
+    elif what == "studs":
         _heading(
             column,
             f"{len(wall.studs)} studs",
@@ -75,15 +90,18 @@ def add_room(desk: Desk, column: QVBoxLayout, number: int) -> None:
             "drop-studs",
         )
         _fields(desk, column, f"{prefix}stud", tuple((str(i), f"stud {i}") for i in range(1, len(wall.studs) + 1)))
-    _corners(desk, column, number, change)
-    _ways(desk, column, change)
-    if len(project.room.walls) > 1:
-        gone = QPushButton("Take this wall away")
-        gone.setObjectName("drop-wall")
-        gone.clicked.connect(
-            lambda: change(f"Take {wall.name} away", room_edits.without_wall(desk.document.project, number))
-        )
-        column.addWidget(gone)
+    else:
+        words, sizes = _LEVELS[what]
+        _heading(column, f"{words}, height {at}", drop, f"drop-{what}:{at}")
+        _fields(desk, column, f"{prefix}{what}.{at}", sizes)
+
+
+def _changing(desk: Desk) -> Callable[[str, Project], None]:
+    def change(title: str, after: Project) -> None:
+        if after != desk.document.project:
+            desk.change(title, after)
+
+    return change
 
 
 def _corners(desk: Desk, column: QVBoxLayout, number: int, change: Callable[[str, Project], None]) -> None:

@@ -8,16 +8,19 @@ from functools import partial
 
 from PyQt6.QtCore import Qt
 from PyQt6.QtGui import QKeyEvent
-from PyQt6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QVBoxLayout
+from PyQt6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QStackedWidget, QVBoxLayout, QWidget
 
 from ...core.cabinet.kinds import KINDS
+from ...core.drawing.plan_view import plan_view
 from ...core.drawing.run_view import run_view
+from ...core.drawing.story_view import story_view
 from ...core.lengths import ZERO
 from ...core.project import run_edits
 from ...core.project.changes import add_case
 from ...core.project.tree import Project
 from ...core.run.line import Line, Place
 from ...core.run.space import SpaceKind
+from ...core.shop.story import case_stick, wall_stick
 from ..desk import Desk
 from ..widgets.drawing_view import DrawingView
 from ..widgets.words import Words
@@ -52,8 +55,26 @@ class RunStage(Stage):
         self._tabs.setSpacing(6)
         self.head.addLayout(self._tabs)
         self._shown_tabs: object = None
+        self._views: dict[str, QPushButton] = {}
+        for name, words in (("plan", "From above"), ("sticks", "Story sticks")):
+            button = QPushButton(words)
+            button.setObjectName(f"run-view:{name}")
+            button.setCheckable(True)
+            button.clicked.connect(partial(self._turn, name))
+            self.head.addWidget(button)
+            self._views[name] = button
+        self._pages = QStackedWidget()
         self.drawing = _RunDrawing(desk, self.move)
-        self.body.addWidget(self.drawing, 1)
+        self.plan = DrawingView(desk, "run-plan")
+        sticks = QWidget()
+        both = QHBoxLayout(sticks)
+        both.setContentsMargins(0, 0, 0, 0)
+        self.wall_stick, self.case_stick = DrawingView(desk, "wall-stick"), DrawingView(desk, "case-stick")
+        both.addWidget(self.wall_stick, 1)
+        both.addWidget(self.case_stick, 1)
+        for page in (self.drawing, self.plan, sticks):
+            self._pages.addWidget(page)
+        self.body.addWidget(self._pages, 1)
         row = QHBoxLayout()
         row.setSpacing(8)
         for name, words, action in (
@@ -87,6 +108,14 @@ class RunStage(Stage):
             action.setObjectName(f"add-in-run:{name}")
             action.triggered.connect(lambda _, name=name: self.add_case(name))
         return menu
+
+    def _turn(self, name: str) -> None:
+        """Show the plan or the sticks, or go back to the run."""
+        shown = self._views[name].isChecked()
+        for other, button in self._views.items():
+            button.setChecked(other == name and shown)
+        self._pages.setCurrentIndex({"plan": 1, "sticks": 2}[name] if shown else 0)
+        self.select()
 
     def add_case(self, kind: str) -> None:
         """Add a case of a kind to the run of the wall at hand, after what is selected."""
@@ -189,7 +218,15 @@ class RunStage(Stage):
         self.heading.set_text(f"The run of {room.wall.name}")
         self.under.set_text(self._words())
         chosen = str(self.space) if self.space else self.desk.selection.case
-        self.drawing.show_drawing(run_view(made, self.number, chosen))
+        page = self._pages.currentIndex()
+        if page == 0:
+            self.drawing.show_drawing(run_view(made, self.number, chosen))
+        elif page == 1:
+            self.plan.show_drawing(plan_view(made, self.number))
+        else:
+            self.wall_stick.show_drawing(story_view(wall_stick(made, self.number), made.units))
+            if case:
+                self.case_stick.show_drawing(story_view(case_stick(made, case), made.units))
 
     _shown_case: tuple[str | None, int] | None = None
 

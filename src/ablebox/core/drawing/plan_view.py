@@ -1,0 +1,87 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The room from above: its walls as they turn, what stands at each, and how far it comes into the room."""
+
+from __future__ import annotations
+
+from math import atan2, cos, pi, sin
+
+from ..room.room import Corner
+from ..room.wall import End
+from ..run.line import Place
+from ..shop.made import Made
+from .palette import tint
+from .shapes import Drawing, Label, Path, Point, Shape
+
+_THICK = 110.0
+
+
+class _Frame:
+    """A wall's own coordinates: along it to the right, and into the room."""
+
+    def __init__(self, start: Point, angle: float) -> None:
+        self.start, self.angle = start, angle
+
+    def at(self, along: float, into: float) -> Point:
+        """Return a point of the plan."""
+        x, y = self.start
+        c, s = cos(self.angle), sin(self.angle)
+        # Along the wall to the right; into the room is to the right of that, seen from above with y up.
+        return x + along * c + into * s, y + along * s - into * c
+
+
+def plan_view(made: Made, number: int) -> Drawing:
+    """Return the plan of the room, the wall at hand in red."""
+    drawing = Drawing("the room from above")
+    point, angle = (0.0, 0.0), 0.0
+    corners = {corner.wall: corner for corner in made.project.room.corners}
+    for room in made.rooms:
+        width = room.governing.length.mm if room.governing else 2000.0
+        if room.number > 1 and room.wall.left is not End.CORNER:
+            # No corner with the wall before: it is drawn beside it, a little apart.
+            point, angle = (point[0] + 900.0, point[1]), angle
+        frame = _Frame(point, angle)
+        end = frame.at(width, 0)
+        back = [frame.at(0, -_THICK), frame.at(width, -_THICK)]
+        drawing.add(Shape((frame.at(0, 0), end, back[1], back[0]), "", "", hatch=True))
+        drawing.add(Path((frame.at(0, 0), end), "select" if room.number == number else "ink", 2.4))
+        for upper in (False, True):
+            for place in made.line(room.number, upper).places:
+                _place(made, drawing, frame, place, upper)
+        for obstacle in room.wall.obstacles:
+            a, b, out = obstacle.x.mm, (obstacle.x + obstacle.width).mm, max(30.0, obstacle.out.mm)
+            ring = (frame.at(a, 0), frame.at(b, 0), frame.at(b, out), frame.at(a, out))
+            drawing.add(Shape(ring, "card", "dimension", 1.0))
+        text = f"{room.wall.name}  {made.units.write(room.governing.length)}" if room.governing else room.wall.name
+        drawing.add(Label(*frame.at(width / 2, -_THICK - 120), text, 11, "middle", "dimension", True))
+        point, angle = end, angle - _turn(corners.get(room.number))
+    return drawing
+
+
+def _turn(corner: Corner | None) -> float:
+    """Return the angle between two walls: a right one, or as measured by three lengths (law of cosines)."""
+    if corner is None:
+        return pi / 2
+    a, b, c = corner.along.mm, corner.other.mm, corner.across.mm
+    cosine = max(-1.0, min(1.0, (a * a + b * b - c * c) / (2 * a * b)))
+    inside = atan2((1 - cosine * cosine) ** 0.5, cosine)
+    return pi - inside
+
+
+def _place(made: Made, drawing: Drawing, frame: _Frame, place: Place, upper: bool) -> None:
+    a, b, deep = place.x.mm, place.end.mm, place.depth.mm
+    if b <= a:
+        return
+    ring = (frame.at(a, 0), frame.at(b, 0), frame.at(b, deep), frame.at(a, deep))
+    middle = frame.at((a + b) / 2, deep / 2)
+    if upper:
+        drawing.add(Path((*ring, ring[0]), "ink", 0.8, True))
+        return
+    if place.letter:
+        hot = f"case:{place.letter}"
+        drawing.add(Shape(ring, tint(place.letter), "ink", 1.1, False, hot))
+        drawing.add(Label(*middle, place.letter, 13, "middle", "ink", True, hot))
+    else:
+        drawing.add(Shape(ring, "", "quiet", 0.9, True, f"key:space/{place.space}.width"))
+        if b - a > 250:
+            name = made.project.spaces[place.space - 1].name
+            drawing.add(Label(*middle, name, 9, "middle", "quiet", ground="paper"))
