@@ -10,7 +10,7 @@ from typing import Any
 
 from .. import __version__
 
-_COMMANDS = ("parts", "assembly", "plan", "cutplan", "check", "book", "templates", "labels", "demo")
+_COMMANDS = ("parts", "assembly", "plan", "cutplan", "check", "book", "templates", "labels", "meter", "demo")
 NAMES = ("open", *_COMMANDS)
 
 

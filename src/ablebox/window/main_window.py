@@ -273,4 +273,6 @@ class MainWindow(QMainWindow):
             return
         settings.settings().setValue("geometry", self.saveGeometry())
         self.desk.planner.close()
+        for stage in self.stages.values():
+            stage.close_down()
         event.accept()

@@ -7,8 +7,8 @@ from dataclasses import replace
 from typing import Any
 
 from ..cabinet.design import Case
-from ..lengths import ZERO, inches, millimetres
-from ..run.line import Line, hangs
+from ..lengths import ZERO, Length, inches, millimetres
+from ..run.line import Line, Place, hangs
 from ..run.space import RunSpace, SpaceKind
 from ..units import System
 from .tree import Project
@@ -61,6 +61,48 @@ def moved(project: Project, line: Line, at: int, by: int) -> Project:
         return project
     names[at], names[at + by] = names[at + by], names[at]
     return ordered(project, line, names)
+
+
+def with_boundary(project: Project, line: Line, at: int, x: Length) -> Project:
+    """Return the project with the boundary between a member of a run and the next one at a place along the wall.
+
+    What follows the run goes on following it, as far as one of the two does not; both together keep their width.
+
+    Args:
+        project: the project.
+        line: the run.
+        at: which member is at the left of the boundary, from 0.
+        x: the place, from the wall's left end.
+
+    Raises:
+        ValueError: if a member would lose all its width.
+    """
+    left, right = line.places[at], line.places[at + 1]
+    by = x - left.end
+    if left.width.length + by <= ZERO or right.width.length - by <= ZERO:
+        raise ValueError("what stands in a run keeps some width; drag it less far")
+    if not (_follows(project, left) and not _follows(project, right)):
+        project = _widened(project, left, by)
+        if _follows(project, right):
+            return project
+    return _widened(project, right, ZERO - by)
+
+
+def _follows(project: Project, place: Place) -> bool:
+    if place.letter:
+        return project.case(place.letter).follows
+    return project.spaces[place.space - 1].width is None
+
+
+def _widened(project: Project, place: Place, by: Length) -> Project:
+    if place.letter:
+        case = project.case(place.letter)
+        # A width that followed begins from what it has come to.
+        size = place.width.length + by
+        turned = replace(case, depth=size) if case.turned % 2 else replace(case, width=size)
+        return project.with_case(replace(turned, follows=False))
+    space = project.spaces[place.space - 1]
+    return change_space(project, place.space, width=place.width.length - space.air * 2 + by)
 
 
 def mirrored(project: Project, line: Line) -> Project:

@@ -3,18 +3,20 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
 from functools import partial
 
-from PyQt6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QVBoxLayout
+from PyQt6.QtWidgets import QApplication, QHBoxLayout, QMenu, QPushButton, QVBoxLayout
 
 from ...core.drawing.room_view import room_view
-from ...core.lengths import ZERO
+from ...core.lengths import ZERO, Length
 from ...core.project import room_edits
 from ...core.project.tree import Project
 from ...core.room.obstacle import OBSTACLES
 from ...core.room.reading import Method, Reading
 from ...core.room.wall import Wall, number_of, prefix_of
 from ..desk import Desk
+from ..meter import Meter, simulated
 from ..widgets.drawing_view import DrawingView
 from ..widgets.length_field import LengthField
 from ..widgets.title_line import TitleLine
@@ -43,6 +45,10 @@ class RoomStage(Stage):
         self._shown_tabs: object = None
         self.drawing = DrawingView(desk, "alcove")
         self.drawing.clicked.connect(self._clicked)
+        self.drawing.entered.connect(self._entered)
+        self.meter = Meter()
+        self.meter.measured.connect(self._measured)
+        self.meter.failed.connect(desk.document.refused)
         self.body.addWidget(self.drawing, 1)
         row = QHBoxLayout()
         row.setSpacing(10)
@@ -63,6 +69,13 @@ class RoomStage(Stage):
             button.clicked.connect(action)
             self._buttons[name] = button
             row.addWidget(button)
+        meter = QPushButton("Meter")
+        meter.setObjectName("meter")
+        meter.setToolTip(
+            "Take a reading with a distance meter for the selected width; the simulated one if none is set up"
+        )
+        meter.clicked.connect(self.take_reading)
+        row.addWidget(meter)
         more = QPushButton("More on it")
         more.setObjectName("add-to-wall")
         more.setMenu(self._menu(more))
@@ -127,6 +140,9 @@ class RoomStage(Stage):
         shown = ([wall.name for wall in self.desk.document.project.room.walls], self.number)
         if shown != self._shown_tabs:
             self._shown_tabs = shown
+            if self.isAncestorOf(QApplication.focusWidget()):
+                # The keyboard must not wander into a field when the tab that has it goes.
+                self.drawing.setFocus()
             for layout in (self._tabs, self._field_row):
                 while layout.count():
                     item = layout.takeAt(0)
@@ -175,6 +191,44 @@ class RoomStage(Stage):
         """A case or a space on the wall was clicked: go on with it in the run."""
         if hot.startswith("space/"):
             self.desk.selection.select(stage="run")
+
+    def _entered(self, key: str) -> None:
+        """A reading was typed: go on with the next width, as one reads them one after another."""
+        following = self._following(key)
+        if following:
+            self.desk.selection.select(number=following)
+            self.drawing.edit(following)
+
+    def _following(self, key: str) -> str:
+        """Return the key of the width after one; empty if it was the last, or no width."""
+        stem = f"{prefix_of(self.number)}width."
+        at = key.removeprefix(stem).removesuffix(".read")
+        if key.startswith(stem) and at.isdigit() and int(at) < len(self.wall.widths):
+            return f"{stem}{int(at) + 1}"
+        return ""
+
+    def take_reading(self) -> None:
+        """Ask the meter for the selected width, or the first one."""
+        if self._chosen() is None or self._chosen()[0] != "widths":  # type: ignore[index]
+            self.desk.selection.select(number=f"{prefix_of(self.number)}width.1")
+        if not self.meter.connected:
+            self.meter.connect_to(simulated())
+        self.meter.measure()
+
+    def _measured(self, length: Length) -> None:
+        """Put what the meter says into the selected width, and go on with the next."""
+        chosen, wall = self._chosen(), self.wall
+        if chosen is None or chosen[0] != "widths":
+            return
+        at = chosen[1] - 1
+        old = wall.widths[at]
+        new = replace(old, read=length, method=old.method if old.method.adds_body else Method.METER)
+        rows = (*wall.widths[:at], new, *wall.widths[at + 1 :])
+        key = self.desk.selection.number
+        self._put(f"{old.place}: read by the meter", widths=rows)
+        following = self._following(key)
+        if following:
+            self.desk.selection.select(number=following)
 
     def _chosen(self) -> tuple[str, int] | None:
         """Return the list and the row, from 1, of what is selected; 0 for a reading that stands alone."""
@@ -265,6 +319,10 @@ class RoomStage(Stage):
         width = governing.length if governing else self.desk.document.project.cases[0].width
         self._put("Add the mouth", mouth=Reading("mouth", width))
         self.desk.selection.select(number=f"{prefix_of(self.number)}mouth")
+
+    def close_down(self) -> None:
+        """Let the meter go."""
+        self.meter.close()
 
     def tape_for(self, column: QVBoxLayout) -> bool:
         """Show what is on the wall with all its sizes, in the place of the one that was clicked."""

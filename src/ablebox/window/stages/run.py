@@ -6,15 +6,13 @@ from __future__ import annotations
 from dataclasses import replace
 from functools import partial
 
-from PyQt6.QtCore import Qt
-from PyQt6.QtGui import QKeyEvent
-from PyQt6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QStackedWidget, QVBoxLayout, QWidget
+from PyQt6.QtWidgets import QApplication, QHBoxLayout, QMenu, QPushButton, QStackedWidget, QVBoxLayout, QWidget
 
 from ...core.cabinet.kinds import KINDS
 from ...core.drawing.plan_view import plan_view
 from ...core.drawing.run_view import run_view
 from ...core.drawing.story_view import story_view
-from ...core.lengths import ZERO
+from ...core.lengths import TICKS_PER_MM, ZERO, Length
 from ...core.project import run_edits
 from ...core.project.changes import add_case
 from ...core.project.tree import Project
@@ -24,23 +22,9 @@ from ...core.shop.story import case_stick, wall_stick
 from ..desk import Desk
 from ..widgets.drawing_view import DrawingView
 from ..widgets.words import Words
+from .run_drawing import RunDrawing
 from .run_tape import add_case_in_run, add_line, add_space
 from .stage import Stage
-
-
-class _RunDrawing(DrawingView):
-    """The run; the arrow keys move what is selected."""
-
-    def __init__(self, desk: Desk, move) -> None:  # type: ignore[no-untyped-def]
-        super().__init__(desk, "run")
-        self._move = move
-
-    def keyPressEvent(self, event: QKeyEvent | None) -> None:
-        steps = {Qt.Key.Key_Left: -1, Qt.Key.Key_Right: 1}
-        if event is not None and event.key() in steps and event.modifiers() & Qt.KeyboardModifier.AltModifier:
-            self._move(steps[Qt.Key(event.key())])
-            return
-        super().keyPressEvent(event)
 
 
 class RunStage(Stage):
@@ -64,7 +48,7 @@ class RunStage(Stage):
             self.head.addWidget(button)
             self._views[name] = button
         self._pages = QStackedWidget()
-        self.drawing = _RunDrawing(desk, self.move)
+        self.drawing = RunDrawing(desk, self.move, self.lines, self.drag)
         self.plan = DrawingView(desk, "run-plan")
         sticks = QWidget()
         both = QHBoxLayout(sticks)
@@ -181,6 +165,8 @@ class RunStage(Stage):
         if shown == self._shown_tabs:
             return
         self._shown_tabs = shown
+        if self.isAncestorOf(QApplication.focusWidget()):
+            self.drawing.setFocus()
         while self._tabs.count():
             item = self._tabs.takeAt(0)
             widget = item.widget() if item else None
@@ -281,6 +267,18 @@ class RunStage(Stage):
         after = run_edits.with_space(self.desk.document.project, kind, line, before)
         self._change(f"Add {'an' if kind.words[0] in 'aeiou' else 'a'} {kind.words}", after)
         self.desk.selection.select(number=f"space/{len(after.spaces)}.width")
+
+    def drag(self, upper: bool, at: int, x: float) -> None:
+        """Put the boundary behind a member of a run elsewhere, to the shop's precision."""
+        line, step = self.lines()[upper], self.desk.document.project.units.step.ticks
+        place = Length(round(x * TICKS_PER_MM / step) * step)
+        try:
+            after = run_edits.with_boundary(self.desk.document.project, line, at, place)
+        except ValueError as fault:
+            self.desk.document.refused.emit(f"{str(fault)[:1].upper()}{str(fault)[1:]}.")
+            return
+        names = f"{line.places[at].name} and {line.places[at + 1].name}"
+        self._change(f"Between {names}", after)
 
     def share_out(self) -> None:
         """Let all cases of the run share its width equally."""

@@ -47,6 +47,9 @@ class Stage(QWidget):
     def select(self) -> None:
         """Show the selection as it stands."""
 
+    def close_down(self) -> None:
+        """Let go of what outlives the window; called when it closes."""
+
     def tape_for(self, column: QVBoxLayout) -> bool:
         """Fill the tape although a number is selected, if the stage has more to show of it; tells whether it did."""
         return False

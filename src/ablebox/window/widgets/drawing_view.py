@@ -28,6 +28,8 @@ class DrawingView(QWidget):
 
     #: A spot was clicked: what it is about.
     clicked = pyqtSignal(str)
+    #: A number was typed over and taken by Enter: its key.
+    entered = pyqtSignal(str)
 
     def __init__(self, desk: Desk, name: str, scale: float = SCALE) -> None:
         super().__init__()
@@ -177,11 +179,18 @@ class DrawingView(QWidget):
         self._close_editor()
         editor = LengthField(self._desk, key, "size on the drawing")
         editor.setParent(self)
+        editor.entered.connect(self._entered)
         editor.done.connect(self._close_editor)
         self._editor = editor
         self._place_editor()
         editor.show()
         editor.setFocus(Qt.FocusReason.OtherFocusReason)
+
+    def _entered(self) -> None:
+        key = self._editor.key if self._editor is not None else ""
+        self._close_editor()
+        if key:
+            self.entered.emit(key)
 
     def _place_editor(self) -> None:
         editor = self._editor

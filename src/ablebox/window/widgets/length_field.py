@@ -29,6 +29,8 @@ class LengthField(QLineEdit):
 
     #: Typing is over: by Enter, by Escape, or by leaving.
     done = pyqtSignal()
+    #: A number was taken by Enter.
+    entered = pyqtSignal()
 
     def __init__(
         self, desk: Desk, key: str, name: str, commit: Callable[[str], str] | None = None, selects: bool = True
@@ -110,6 +112,7 @@ class LengthField(QLineEdit):
             return
         if event.key() in (Qt.Key.Key_Return, Qt.Key.Key_Enter):
             if self.enter():
+                self.entered.emit()
                 self.done.emit()
             event.accept()
         elif event.key() == Qt.Key.Key_Escape:

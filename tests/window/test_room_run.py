@@ -1,0 +1,205 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The Room and Run stages under the hand: readings one after another, a meter, walls, obstacles, members of a run."""
+
+from __future__ import annotations
+
+import sys
+from unittest.mock import patch
+
+from PyQt6.QtCore import Qt
+from PyQt6.QtTest import QTest
+from PyQt6.QtWidgets import QApplication, QComboBox, QMenu, QWidget
+
+from ablebox.core.lengths import ZERO, inches
+from ablebox.core.project.json_format import from_text, to_text
+from ablebox.core.room.meter import answer
+from ablebox.core.room.obstacle import Deal
+from ablebox.core.room.reading import Method
+from ablebox.core.room.wall import End
+from ablebox.window.stages.room import RoomStage
+from ablebox.window.stages.run_drawing import RunDrawing
+from ablebox.window.widgets.drawing_view import DrawingView
+from tests.uicase import UiCase
+
+CTRL = Qt.KeyboardModifier.ControlModifier
+
+
+class RoomAndRun(UiCase):
+    def choose(self, name: str, data: object) -> None:
+        combo = self.find(QComboBox, name)
+        combo.setCurrentIndex(combo.findData(data))
+        combo.activated.emit(combo.currentIndex())
+        self.settle()
+
+    def menu(self, name: str) -> None:
+        """Take an entry of a button's menu by its name."""
+        action = next(a for m in self.window.findChildren(QMenu) for a in m.actions() if a.objectName() == name)
+        action.trigger()
+        self.settle()
+
+    @property
+    def project(self):  # type: ignore[no-untyped-def]
+        return self.window.desk.document.project
+
+
+class Room(RoomAndRun):
+    def test_readings_are_typed_one_after_another_with_enter(self) -> None:
+        self.click("alcove", "key:room/width.1")
+        for text in ("27 1/2", "24 1/4 + 3", "27 3/8"):
+            self.type(text)
+        self.assertEqual(
+            [r.read for r in self.project.wall(1).widths], [inches("27 1/2"), inches("27 1/4"), inches("27 3/8")]
+        )
+        # After the last width the keyboard is back on the drawing.
+        self.assertIs(QApplication.focusWidget(), self.find(DrawingView, "alcove"))
+
+    def test_a_meter_reads_width_after_width(self) -> None:
+        command = [sys.executable, "-m", "ablebox", "meter", "--true", "700 mm, 701 mm, 702 mm", "--noise", "0"]
+        stage = self.window.stages["room"]
+        assert isinstance(stage, RoomStage)
+        with patch("ablebox.window.stages.room.simulated", return_value=command):
+            for i in range(3):
+                self.press("meter")
+                self.wait_for(lambda i=i: self.project.wall(1).widths[i].method is Method.METER)
+        self.assertEqual([r.read.mm for r in self.project.wall(1).widths], [700.0, 701.0, 702.0])
+        stage.meter.close()
+        with patch("ablebox.window.stages.room.simulated", return_value=["/no/such/meter"]):
+            self.press("meter")
+            self.wait_for(lambda: "could not be started" in self.snag())
+
+    def test_what_a_meter_says(self) -> None:
+        for line, length, words in (
+            ("length 692.15 mm", 692.15, ""), ("length 10 in", 254.0, ""), ("error no echo", None, "no echo"),
+            ("length 0 mm", None, "not understood"), ("27.3", None, "not understood"),
+        ):  # fmt: skip
+            found = answer(line)
+            assert found is not None
+            self.assertEqual(found.length and found.length.mm, length)
+            self.assertIn(words, found.words)
+        self.assertIsNone(answer("hello meter"))
+
+    def test_an_outlet_is_put_on_the_wall_and_the_snag_cuts_for_it(self) -> None:
+        self.menu("add-obstacle:outlet")
+        self.window.desk.type_over("room/obstacle.1.x", "12")
+        self.settle()
+        self.assertIn("cut an opening", self.snag())
+        self.act("fix-snag")
+        self.assertEqual(self.project.case("A").cutouts[0].name, "outlet")
+        self.window.desk.selection.select(number="room/obstacle.1.x", stage="room")
+        self.settle()
+        self.choose("deal:1", Deal.REMOVE)
+        self.assertIs(self.project.wall(1).obstacles[0].deal, Deal.REMOVE)
+        self.press("remove-reading")
+        self.assertEqual(self.project.wall(1).obstacles, ())
+
+    def test_walls_studs_slopes_corners_and_the_way_in(self) -> None:
+        self.press("add-wall")
+        self.assertEqual((len(self.project.room.walls), self.window.desk.selection.wall), (2, 2))
+        self.assertIs(self.project.wall(2).left, End.CORNER)
+        self.choose("end:right", End.OPEN)
+        self.assertIs(self.project.wall(2).right, End.OPEN)
+        for name in ("add-studs", "add-floor", "add-ceilings"):
+            self.menu(name)
+        wall = self.project.wall(2)
+        self.assertTrue(wall.studs and wall.floor and wall.ceilings)
+        self.window.desk.type_over("room2/ceilings.1.high", "80 1/2")
+        self.assertEqual(self.project.wall(2).ceilings[0].high, inches("80 1/2"))
+        self.window.desk.selection.select(number="")
+        self.press("wall:1")
+        self.press("add-corner")
+        self.press("add-way")
+        self.window.desk.type_over("corner/1.across", "60 1/2")
+        self.window.desk.type_over("way/1.width", "20")
+        self.settle()
+        codes = {snag.code for snag in self.window.desk.document.snags}
+        self.assertTrue({"room.corner", "room.way"} <= codes)
+        self.assertEqual(from_text(to_text(self.project), "x"), self.project)
+        for _ in range(40):
+            self.act("undo")
+        self.assertEqual(len(self.project.room.walls), 1)
+
+
+class Run(RoomAndRun):
+    def setUp(self) -> None:
+        super().setUp()
+        for i in (1, 2, 3):
+            self.window.desk.type_over(f"room/width.{i}", "96")
+        self.key(Qt.Key.Key_2, CTRL)
+
+    def names(self, upper: bool = False) -> list[str]:
+        return [place.name for place in self.window.desk.document.made.line(1, upper).places]
+
+    def test_a_run_is_put_together_and_adds_up(self) -> None:
+        self.menu("add-in-run:drawers")
+        self.window.desk.selection.select(case="B")
+        self.menu("add-appliance")
+        self.window.desk.selection.select(case="A", number="")
+        self.menu("add-filler")
+        made = self.window.desk.document.made
+        self.assertEqual(made.line(1).left_over, ZERO)
+        self.assertEqual(sorted(self.names()), ["A", "B", "space 1", "space 2"])
+        self.assertIn("adds up ✓", self.window.stages["run"].state())
+        filler = next(part for part in made.parts if part.case == "f")
+        place = next(p for p in made.line(1).places if p.space == 2)
+        self.assertEqual(filler.cut_width.length, place.width.length + inches("1/2"))
+        self.window.desk.selection.select(number="space/1.width")
+        self.settle()
+        self.window.desk.type_over("space/1.air", "1/4")
+        self.assertEqual(self.window.desk.document.made.line(1).left_over, ZERO)
+        self.press("drop-space")
+        self.assertEqual(len(self.project.spaces), 1)
+
+    def test_members_change_places_by_button_and_key(self) -> None:
+        self.menu("add-in-run:drawers")
+        self.assertEqual(self.names(), ["A", "B"])
+        self.press("run-left")
+        self.assertEqual(self.names(), ["B", "A"])
+        view = self.find(DrawingView, "run")
+        view.setFocus()
+        QTest.keyClick(view, Qt.Key.Key_Right, Qt.KeyboardModifier.AltModifier)
+        self.settle()
+        self.assertEqual(self.names(), ["A", "B"])
+        self.press("run-mirror")
+        self.assertEqual(self.names(), ["B", "A"])
+        self.press("run-share")
+        widths = {place.width.length for place in self.window.desk.document.made.line(1).places}
+        self.assertEqual(widths, {inches("47 3/4")})
+
+    def test_the_line_between_two_cases_is_dragged(self) -> None:
+        self.menu("add-in-run:drawers")
+        self.window.desk.type_over("B/width", "30")
+        self.settle()
+        view = self.find(RunDrawing, "run")
+        place = self.window.desk.document.made.line(1).places[0]
+        start = view.pixels(place.end.mm, 300)
+        end = view.pixels(place.end.mm - 100, 300)
+        QTest.mousePress(view, Qt.MouseButton.LeftButton, pos=start)
+        for share in (0.2, 0.6, 1.0):
+            QTest.mouseMove(view, start + (end - start) * share)
+        QTest.mouseRelease(view, Qt.MouseButton.LeftButton, pos=end)
+        self.settle()
+        after = self.window.desk.document.made.line(1)
+        self.assertEqual(after.left_over, ZERO)
+        self.assertEqual(after.places[1].width.length, self.project.case("B").width)
+        self.assertAlmostEqual(after.places[1].width.length.mm, inches(30).mm + 100, delta=8)
+        self.assertEqual(after.places[1].width.length.ticks % (inches(1).ticks // 32), 0)
+        self.assertTrue(self.project.case("A").follows)
+
+    def test_a_case_stands_at_another_wall_or_by_itself(self) -> None:
+        self.window.desk.selection.select(stage="room", number="")
+        self.press("add-wall")
+        self.window.desk.selection.select(stage="run", case="A", number="")
+        self.settle()
+        self.choose("run-at", 2)
+        self.assertEqual((self.project.case("A").wall, self.window.desk.selection.wall), (2, 2))
+        self.choose("run-at", 0)
+        self.assertFalse(self.project.case("A").in_alcove)
+
+    def test_the_plan_and_the_sticks_are_drawn(self) -> None:
+        for name, view in (("plan", "run-plan"), ("sticks", "wall-stick")):
+            self.press(f"run-view:{name}")
+            shown = self.find(DrawingView, view)
+            self.assertTrue(shown._drawing.items)
+            self.assertFalse(shown.grab().isNull())
+        self.press("run-view:sticks")
+        self.assertTrue(self.find(QWidget, "run"))
