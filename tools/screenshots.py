@@ -11,7 +11,9 @@ from pathlib import Path
 KEPT = {
     "lantern-yard": ("case", "apart", "inside", "fronts", "parts", "sheets", "boards", "rack"),
     "harbour-cottage": ("room",),
-    "mill-pantry": ("mm-room", "mm-case", "mm-sheets"),
+    "heron-house": ("run", "plan", "sticks"),
+    "weir-loft": ("mm-room", "mm-run"),
+    "mill-pantry": ("mm-case", "mm-sheets"),
 }
 
 

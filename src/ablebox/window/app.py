@@ -140,6 +140,8 @@ def pictures(path: Path, folder: Path, prefix: str = "") -> list[Path]:
         if stage.name == "parts":
             window.desk.selection.select(part="A-01", number="A/side/length")
         taken.append(_picture(window, folder / f"{prefix}{stage.name}.png"))
+        if stage.name == "run":
+            taken += _run_pictures(window, folder, prefix)
         if stage.name == "case":
             taken += _case_pictures(window, folder, prefix)
     for page in ("boards", "rack"):
@@ -158,6 +160,18 @@ def _drawers(window: MainWindow) -> str:
     return next(
         (assembly.letter for assembly in made.assemblies if len(assembly.fronts) > 1), made.assemblies[0].letter
     )
+
+
+def _run_pictures(window: MainWindow, folder: Path, prefix: str) -> list[Path]:
+    """The Run stage once more: from above, and as story sticks."""
+    taken = []
+    for view in ("plan", "sticks"):
+        button = window.findChild(QPushButton, f"run-view:{view}")
+        assert button is not None
+        button.click()
+        taken.append(_picture(window, folder / f"{prefix}{view}.png"))
+    button.click()
+    return taken
 
 
 def _case_pictures(window: MainWindow, folder: Path, prefix: str) -> list[Path]:

@@ -124,14 +124,12 @@ def _widths(made: Made, drawing: Drawing, line: Line, height: float) -> None:
     if line.total is None or not line.places:
         return
     start, end = line.places[0].x.mm, line.places[-1].end.mm
-    drawing.add(Dimension(True, start, end, base, 2 * sign, write(line.total.length), line.total.key))
+    words, colour = write(line.total.length), "dimension"
     over = line.left_over
-    if over is None:
-        return
-    if over == ZERO:
-        words, colour = "nothing left over", "settled"
-    elif over > ZERO:
-        words, colour = f"{write(over)} left over", "quiet" if line.upper else "snag"
-    else:
-        words, colour = f"{write(ZERO - over)} too wide", "select"
-    drawing.add(Label((start + end) / 2, base, words, 11, "middle", colour, True, shift=(0, sign * 68)))
+    if over is not None and over > ZERO:
+        words, colour = f"{words}, {write(over)} left over", "quiet" if line.upper else "snag"
+    elif over is not None and over < ZERO:
+        words, colour = f"{words}, {write(ZERO - over)} too wide", "select"
+    elif over is not None:
+        words += ", nothing left over"
+    drawing.add(Dimension(True, start, end, base, 2 * sign, words, line.total.key, colour=colour))

@@ -60,6 +60,21 @@ def run_against_wall(made: Made) -> Iterator[Snag]:
             yield Snag("fit.spare", Level.WARN, text, letter, key, fix)
 
 
+def beyond_the_end(made: Made) -> Iterator[Snag]:
+    """What hangs goes on beyond the end of the wall where something tall stands before it."""
+    for line in made.lines:
+        governing, last = made.rooms[line.wall - 1].governing, line.places[-1] if line.places else None
+        over = line.left_over
+        if not line.upper or governing is None or last is None or last.end <= governing.length or (over or ZERO) < ZERO:
+            continue
+        write = made.units.write
+        text = (
+            f"{last.name} hangs from {write(last.x)} to {write(last.end)}, beyond the end of {made.rooms[line.wall - 1].wall.name} at "
+            f"{write(governing.length)}: move it to the left of what is tall."
+        )
+        yield Snag("fit.beyond", Level.STOP, text, last.letter)
+
+
 def through_the_mouth(made: Made) -> Iterator[Snag]:
     """Each case in an alcove goes in through the mouth, front to back."""
     for case in made.project.cases:
@@ -136,4 +151,4 @@ def _hung_too_high(made: Made, case: Case, ceiling: Length) -> Iterator[Snag]:
         yield Snag("fit.ceiling", Level.STOP, text, case.letter, f"{case.letter}/hang", fix)
 
 
-CHECKS: tuple[Check, ...] = (run_against_wall, through_the_mouth, under_the_ceiling)
+CHECKS: tuple[Check, ...] = (run_against_wall, beyond_the_end, through_the_mouth, under_the_ceiling)

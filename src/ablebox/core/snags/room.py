@@ -8,6 +8,7 @@ from dataclasses import replace
 from math import cos, pi, sin
 
 from ..cabinet.design import Case
+from ..case.back_none import NoBack
 from ..case.cutouts import Cutout
 from ..lengths import ZERO, Length, inches
 from ..room.obstacle import OBSTACLES, Deal, Obstacle
@@ -40,6 +41,8 @@ def _obstacle(made: Made, case: Case, place: Place, obstacle: Obstacle, key: str
     write, words = made.units.write, obstacle.words
     where = f"{write(obstacle.x)} from the left and {write(obstacle.low)} up"
     if obstacle.deal is Deal.CUT:
+        if isinstance(case.back, NoBack):
+            return
         x, z = obstacle.x - place.x, obstacle.low - place.low
         if any(_covers(cutout, x, z, obstacle) for cutout in case.cutouts):
             return
