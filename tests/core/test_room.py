@@ -6,10 +6,19 @@ from __future__ import annotations
 import unittest
 from dataclasses import replace
 
+from ablebox.cli import demo
 from ablebox.core.cabinet.design import Case
+from ablebox.core.cabinet.mirrored import mirrored as mirrored_case
 from ablebox.core.case.base_hung import Hung
+from ablebox.core.case.counter.sheet_top import SheetTop
+from ablebox.core.case.inside.layout import Bay, Columns
+from ablebox.core.fronts.cell.door import Door
+from ablebox.core.fronts.cell.drawer import Drawer
+from ablebox.core.fronts.face import FaceFronts, Line
 from ablebox.core.lengths import ZERO, Length, inches, millimetres
+from ablebox.core.paper.buying import hardware
 from ablebox.core.project.changes import delete_case
+from ablebox.core.project.files import load
 from ablebox.core.project.json_format import from_text, to_text
 from ablebox.core.project.room_edits import change_wall, with_another_wall, with_room, without_wall
 from ablebox.core.project.run_edits import mirrored, moved
@@ -267,3 +276,64 @@ class Editing(unittest.TestCase):
     def test_a_space_outlives_the_case_it_stood_before(self) -> None:
         gone = delete_case(self.project, "B")
         self.assertEqual(self.names(gone), ["A", "space 1", "C", "space 2"])
+
+
+class OverSeveral(unittest.TestCase):
+    """A top over several cases, cases made several times, and mirror images."""
+
+    def setUp(self) -> None:
+        project = new_project()
+        cases = (
+            Case("A", width=inches(24), counter=SheetTop(over=2, left=inches(1))),
+            Case("B", width=inches(36)),
+            Case("C", width=inches(20)),
+        )
+        spaces = (space(SpaceKind.APPLIANCE, "24", "B", air=inches("1/8")),)
+        self.project = change_wall(
+            replace(project, cases=cases, spaces=spaces), 1, widths=(Reading("floor", inches(150)),)
+        )
+
+    def test_a_top_goes_on_over_what_stands_between(self) -> None:
+        """24 + 24 1/4 + 36 and an inch at the left: 85 1/4, the band of 1/2 mm not taken off."""
+        made = Made(self.project)
+        top = next(part for part in made.parts if part.name == "counter")
+        self.assertEqual(top.length.length, inches("85 1/4"))
+        self.assertEqual(made.flaws, [])
+        own = next(p for p in Made(self.project.with_case(replace(self.project.case("A"), counter=SheetTop()))).parts
+                   if p.name == "counter")  # fmt: skip
+        self.assertEqual(own.length.length, inches(24))
+
+    def test_two_tops_on_one_case_and_cases_of_two_heights_are_told(self) -> None:
+        double = self.project.with_case(replace(self.project.case("B"), counter=SheetTop()))
+        low = self.project.with_case(replace(self.project.case("B"), height=inches(30)))
+        for wrong, code in ((double, "counter.double"), (low, "counter.height")):
+            told = next(snag for snag in snags(Made(wrong)) if snag.code == code)
+            assert told.fix is not None
+            assert told.fix.project is not None
+            self.assertNotIn(code, {snag.code for snag in snags(Made(told.fix.project))})
+
+    def test_made_three_times_is_cut_bought_and_labelled_three_times(self) -> None:
+        once, made = Made(self.project), Made(self.project.with_case(replace(self.project.case("C"), copies=3)))
+        for one, three in zip(once.parts, made.parts, strict=True):
+            times = 3 if one.case == "C" else 1
+            self.assertEqual((three.code, three.count), (one.code, one.count * times))
+            self.assertEqual(len(set(three.places)), three.count)
+        before, after = dict(hardware(once)), dict(hardware(made))
+        self.assertGreater(sum(after.values()), sum(before.values()))
+        count = {piece.code: piece.count for piece in made.problems["case"].pieces}
+        self.assertEqual(count["C-01"], 3)
+
+    def test_a_mirror_image_has_left_and_right_changed(self) -> None:
+        lantern = load(demo.path_of("lantern-yard")).project
+        for case in lantern.cases:
+            made = Made(lantern)
+            width = made.assembly(case.letter).outside[0].length
+            there = mirrored_case(mirrored_case(case, width), width)
+            self.assertEqual(replace(there, scribes=case.scribes, extras=case.extras), case)
+        line = Line((Door("left"), Drawer()), (inches(10), None))
+        face = FaceFronts(face=line)
+        image = mirrored_case(Case("A", fronts=face, inside=Columns((Bay(), Bay()), (inches(9), None))), inches(24))
+        assert isinstance(image.fronts, FaceFronts)
+        assert isinstance(image.inside, Columns)
+        self.assertEqual(image.fronts.face, Line((Drawer(), Door("right")), (None, inches(10))))
+        self.assertEqual(image.inside.widths, (None, inches(9)))

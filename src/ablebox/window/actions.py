@@ -64,6 +64,7 @@ ACTIONS: tuple[ActionRow, ...] = (
     ActionRow("theme-evening", "View", "Evening colours", "", "Slate, for late work."),
     ActionRow("add-case", "Case", "Add a case", "Ctrl+Shift+N", "Add a case to the project."),
     ActionRow("duplicate-case", "Case", "Duplicate this case", "Ctrl+D", "Put a copy at its right."),
+    ActionRow("mirror-case", "Case", "Duplicate it mirrored", "Ctrl+Shift+D", "Put its mirror image at its right."),
     ActionRow("turn-case", "Case", "Turn it by a quarter", "", "Let it face another way, as in an island."),
     ActionRow("delete-case", "Case", "Delete this case", "Ctrl+Backspace", "Take this case out; undo brings it back."),
     ActionRow("previous-case", "Go", "Previous case", "[", "Look at the case before this one."),

@@ -176,6 +176,14 @@ class Desk(QObject):
             if not self.change(f"Duplicate case {self.selection.case}", after):
                 self.selection.select(case=letter, part="", number="")
 
+    def mirror_case(self) -> None:
+        """Put the mirror image of the selected case at its right and select it."""
+        if self.selection.case:
+            letter = self.selection.case
+            after, new = duplicate_case(self.document.project, letter, self._width_of(letter))
+            if not self.change(f"Mirror case {letter}", after):
+                self.selection.select(case=new, part="", number="")
+
     def turn_case(self) -> None:
         """Turn the selected case by a quarter."""
         case = self.document.project.case(self.selection.case)

@@ -107,6 +107,7 @@ class MainWindow(QMainWindow):
             "theme-evening": lambda: self._set_theme("evening"),
             "add-case": lambda: desk.add_case(),
             "duplicate-case": desk.duplicate_case,
+            "mirror-case": desk.mirror_case,
             "turn-case": desk.turn_case,
             "delete-case": desk.delete_case,
             "previous-case": lambda: desk.step_case(-1),

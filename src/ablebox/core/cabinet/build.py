@@ -38,6 +38,7 @@ def build(
     measured: Mapping[str, Length] | None = None,
     width: Reckoned | None = None,
     under: Reckoned | None = None,
+    across: Reckoned | None = None,
 ) -> Assembly:
     """Build a case into parts placed in space.
 
@@ -48,6 +49,7 @@ def build(
         measured: measurements that overrule sums, by key.
         width: the outside width where it follows from the alcove.
         under: the width of all cases that stand on its base frame, if others do.
+        across: the width of all that its counter lies on, if that is more than the case.
 
     Raises:
         SizeImpossible: if the choices leave a part with no size.
@@ -78,7 +80,7 @@ def build(
         more = build_side(other, side, shell, lines, tuple(inside.bays), there, isinstance(case.back, NoBack))
         _keep_apart(shell, there, more)
         work.add(more)
-    work.add(case.counter.build(shell, Around.of(shell, work)))
+    work.add(case.counter.build(shell, Around.of(shell, work), across))
     work.add(cutouts.cut(shell, case.cutouts, work.parts))
     check_channels(shell, work.cuts)
     parts = tuple(

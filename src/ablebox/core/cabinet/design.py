@@ -158,6 +158,7 @@ class Case:
         right_end: fronts at its right end.
         wall: number of the wall it stands at, from 1.
         hang: how high the lower edge of a case that hangs is over the floor.
+        copies: how many are made of it, all alike; those beyond the first stand in no run.
     """
 
     letter: str
@@ -188,6 +189,7 @@ class Case:
     right_end: Fronts = field(default_factory=NoFronts)
     wall: int = 1
     hang: Length = inches(54)
+    copies: int = 1
 
     def __post_init__(self) -> None:
         if not (self.letter.isascii() and self.letter.isalpha() and self.letter.isupper() and len(self.letter) <= 2):
@@ -196,6 +198,8 @@ class Case:
             raise ValueError("a case stands in 0 to 3 quarter turns")
         if self.wall < 1 or self.hang < ZERO:
             raise ValueError("walls are counted from 1, and a case hangs over the floor")
+        if not 1 <= self.copies <= 99:
+            raise ValueError("a case is made once to 99 times")
 
     @property
     def side_faces(self) -> list[tuple[str, FaceFronts]]:

@@ -50,9 +50,9 @@ def banding(made: Made) -> list[tuple[str, str]]:
 def hardware(made: Made) -> list[tuple[str, int]]:
     """Return hinges, pins, screws, feet and what else is bought, over all cases."""
     found: Counter[str] = Counter()
-    for assembly in made.assemblies:
+    for case, assembly in zip(made.project.cases, made.assemblies, strict=True):
         for name, pieces in assembly.hardware.items():
-            found[name] += pieces
+            found[name] += pieces * case.copies
     return list(found.items())
 
 

@@ -85,6 +85,11 @@ class Part:
         return (width, length) if self.grain is Grain.WIDTH else (length, width)
 
     @property
+    def own_roles(self) -> tuple[str, ...]:
+        """Its places in the case itself, those of further copies left out."""
+        return tuple(role for role in self.roles if "#" not in role)
+
+    @property
     def count(self) -> int:
         """How many are cut."""
         return len(self.roles)
@@ -102,18 +107,24 @@ class Part:
         return [f"{self.code}.{i + 1}" for i in range(self.count)]
 
 
-def parts_list(assemblies: Sequence[Assembly], rack: Rack) -> list[Part]:
-    """Return the distinct parts of all cases, in the order of their codes."""
-    return [part for assembly in assemblies for part in _case_parts(assembly, rack)]
+def parts_list(assemblies: Sequence[Assembly], rack: Rack, copies: int = 1) -> list[Part]:
+    """Return the distinct parts of all cases, in the order of their codes.
+
+    Args:
+        assemblies: the cases.
+        rack: the stock.
+        copies: how many are made of each; the places of all but the first end in ``#2`` and on.
+    """
+    return [part for assembly in assemblies for part in _case_parts(assembly, rack, copies)]
 
 
-def _case_parts(assembly: Assembly, rack: Rack) -> list[Part]:
+def _case_parts(assembly: Assembly, rack: Rack, copies: int) -> list[Part]:
     groups: dict[object, list[Placed]] = {}
     for placed in assembly.parts:
         groups.setdefault(_same(placed), []).append(placed)
     book = Book(f"{assembly.letter}/")
     return [
-        _part(f"{assembly.letter}-{number:02d}", assembly.letter, group, rack, book)
+        _part(f"{assembly.letter}-{number:02d}", assembly.letter, group, rack, book, copies)
         for number, group in enumerate(groups.values(), start=1)
     ]
 
@@ -126,7 +137,7 @@ def _same(placed: Placed) -> object:
     )  # fmt: skip
 
 
-def _part(code: str, letter: str, group: list[Placed], rack: Rack, book: Book) -> Part:
+def _part(code: str, letter: str, group: list[Placed], rack: Rack, book: Book, copies: int) -> Part:
     first = group[0]
     goods = rack.stock(first.goods)
     grain = first.grain if goods.grained else Grain.ANY
@@ -134,7 +145,7 @@ def _part(code: str, letter: str, group: list[Placed], rack: Rack, book: Book) -
         code=code,
         case=letter,
         name=first.name,
-        roles=tuple(placed.role for placed in group),
+        roles=tuple(f"{p.role}#{k}" if k > 1 else p.role for k in range(1, copies + 1) for p in group),
         goods=goods,
         length=first.length,
         width=first.width,

@@ -8,6 +8,7 @@ from typing import Any
 
 from ..cabinet.design import Case
 from ..cabinet.kinds import starting_case, turned_into
+from ..cabinet.mirrored import mirrored
 from ..lengths import Length
 from ..run.line import without_case
 from .placed import with_places
@@ -131,12 +132,19 @@ def fitted_stock(project: Project, case: Case) -> Case:
     return replace(fitted, goods=goods, edging=fitted.edging if fitted.edging in have["band"] else "")
 
 
-def duplicate_case(project: Project, letter: str) -> tuple[Project, str]:
-    """Return the project with a copy of a case at its right, and the copy's letter."""
+def duplicate_case(project: Project, letter: str, width: Length | None = None) -> tuple[Project, str]:
+    """Return the project with a copy of a case at its right, and the copy's letter.
+
+    Args:
+        project: the project.
+        letter: of the case.
+        width: its outside width, if the copy is its mirror image.
+    """
     new = next_letter(project.cases)
     cases = list(project.cases)
     at = next(i for i, case in enumerate(cases) if case.letter == letter)
-    cases.insert(at + 1, replace(cases[at], letter=new))
+    copy = cases[at] if width is None else mirrored(cases[at], width)
+    cases.insert(at + 1, replace(copy, letter=new))
     return replace(project, cases=tuple(cases)), new
 
 

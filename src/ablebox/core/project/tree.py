@@ -219,8 +219,16 @@ class Project:
         return replace(self, cases=tuple(case if old.letter == case.letter else old for old in self.cases))
 
 
+#: What cases name, by the case itself: most stay what they are from one change to the next.
+_NAMED: dict[int, tuple[Case, list[tuple[str, str]]]] = {}
+_MOST_NAMED = 1_000
+
+
 def named_stock(case: Case) -> list[tuple[str, str]]:
     """Return the kind and code of all stock a case names, wherever in its design."""
+    known = _NAMED.get(id(case))
+    if known is not None and known[0] is case:
+        return known[1]
     found = [("sheets", case.goods), ("band", case.edging)]
 
     def walk(record: Any) -> None:
@@ -236,6 +244,9 @@ def named_stock(case: Case) -> list[tuple[str, str]]:
                     walk(value)
 
     walk(case)
+    if len(_NAMED) >= _MOST_NAMED:
+        _NAMED.clear()
+    _NAMED[id(case)] = case, found
     return found
 
 

@@ -38,6 +38,8 @@ def upgraded_shop(shop: Any, version: int) -> Any:
             shop["presets"] = {name: _fronts_of_to_3(way) for name, way in shop["presets"].items()}
     if version < 3:
         shop = _to_4(shop)
+        if isinstance(shop.get("presets"), dict):
+            shop["presets"] = {name: _counter_to_4(way) for name, way in shop["presets"].items()}
     for name in ("done", "held", "rests", "loose", "spaces"):
         shop.pop(name, None)
     return shop
@@ -217,7 +219,7 @@ def _to_4(project: dict[str, Any]) -> dict[str, Any]:
     metric = isinstance(units, dict) and units.get("system") == "mm"
     if isinstance(project.get("cases"), list):
         hang = "1370 mm" if metric else "54 in"
-        project["cases"] = [{**c, "wall": 1, "hang": hang} if isinstance(c, dict) else c for c in project["cases"]]
+        project["cases"] = [_case_to_4(case, hang) for case in project["cases"]]
     rack = project.get("rack")
     if isinstance(rack, dict):
         rack = {**rack}
@@ -230,6 +232,19 @@ def _to_4(project: dict[str, Any]) -> dict[str, Any]:
             rack["boards"] = [_boards_to_4(row) for row in rack["boards"]]
         project["rack"] = rack
     return project
+
+
+def _case_to_4(case: Any, hang: str) -> Any:
+    if not isinstance(case, dict):
+        return case
+    return _counter_to_4({**case, "wall": 1, "hang": hang, "copies": 1})
+
+
+def _counter_to_4(case: Any) -> Any:
+    """Bring the counter of a case, or of a way of building, up to date."""
+    if isinstance(case, dict) and isinstance(case.get("counter"), dict) and case["counter"].get("school") == "sheet":
+        return {**case, "counter": {**case["counter"], "over": 1}}
+    return case
 
 
 def _boards_to_4(row: Any) -> Any:

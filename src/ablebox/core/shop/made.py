@@ -22,6 +22,7 @@ from ..project.tree import Project
 from ..reckoning import Reckoned
 from ..room.wall import Measured
 from ..run.base_frames import under_all
+from ..run.counters import counter_across
 from ..run.line import Line, Place, lines
 from ..stock import Goods, Grain, Saw, SawStyle, Sheet
 from ..units import Units
@@ -36,6 +37,7 @@ class _Built:
     case: Case
     width: Reckoned | None
     under: Reckoned | None
+    across: Reckoned | None
     measured: dict[str, Length]
     assembly: Assembly
     parts: list[Part] | None = None
@@ -70,10 +72,12 @@ class Made:
         case = project.cases[at]
         width, under = self.widths.get(case.letter), under_all(at, project.cases, self.widths)
         measured = {k: v for k, v in project.measured.items() if k.startswith(f"{case.letter}/")}
-        if old is not None and old.case is case and (old.width, old.under, old.measured) == (width, under, measured):
+        across = counter_across(case, self.line(case.wall), project.cases) if case.in_alcove else None
+        now = width, under, across, measured
+        if old is not None and old.case is case and (old.width, old.under, old.across, old.measured) == now:
             return old
-        assembly = build(case, project.rack, project.units, project.measured, width, under)
-        return _Built(case, width, under, measured, assembly)
+        assembly = build(case, project.rack, project.units, project.measured, width, under, across)
+        return _Built(case, width, under, across, measured, assembly)
 
     def assembly(self, letter: str) -> Assembly:
         """Return a case as built.
@@ -96,7 +100,7 @@ class Made:
 
     def _parts_of(self, built: _Built) -> list[Part]:
         if built.parts is None:
-            built.parts = parts_list([built.assembly], self.project.rack)
+            built.parts = parts_list([built.assembly], self.project.rack, built.case.copies)
         return built.parts
 
     @cached_property

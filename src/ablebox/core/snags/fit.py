@@ -123,6 +123,8 @@ def under_the_ceiling(made: Made) -> Iterator[Snag]:
         tipped = height - apart
         diagonal = Length(isqrt(tipped**2 + depth**2))
         most = Length(isqrt(max(0, top**2 - depth**2)) + apart)
+        if height <= top and tipped**2 + depth**2 <= top**2:
+            continue
         fix = None
         if most.ticks > 0:
             lower = _stepped_down(made, most)
@@ -130,7 +132,7 @@ def under_the_ceiling(made: Made) -> Iterator[Snag]:
         if height > top:
             text = f"{case.letter}: {write(case.height)} high under a ceiling of {write(ceiling)}."
             yield Snag("fit.ceiling", Level.STOP, text, case.letter, f"{case.letter}/height", fix)
-        elif tipped**2 + depth**2 > top**2:
+        else:
             text = (
                 f"{case.letter} cannot be tipped up: {write(Length(tipped))} high and {write(case.depth)} deep needs "
                 f"{write(diagonal)}, the ceiling is at {write(ceiling)}; build it {write(most)} or less, "

@@ -8,7 +8,10 @@ from dataclasses import replace
 from itertools import pairwise
 
 from ..case.base_frame import BaseFrame
+from ..case.counter.none import NoCounter
+from ..case.counter.sheet_top import SheetTop
 from ..case.frame.face_frame import FaceFrame
+from ..run.counters import covered
 from ..shop.made import Made
 from .snag import Check, Fix, Level, Snag
 
@@ -62,4 +65,24 @@ def stiles_agree(made: Made) -> Iterator[Snag]:
                 yield Snag("frame.shared", Level.STOP, text, case.letter, key, fix if stile.proud else None)
 
 
-CHECKS: tuple[Check, ...] = (base_frames_agree, stiles_agree)
+def tops_agree(made: Made) -> Iterator[Snag]:
+    """A case under a neighbour's top has none of its own, and is as high."""
+    write = made.units.write
+    for line in made.lines:
+        for place in line.places if not line.upper else ():
+            case = made.project.case(place.letter) if place.letter else None
+            for letter in covered(case, line)[1:] if case is not None else ():
+                other = made.project.case(letter)
+                if isinstance(other.counter, SheetTop):
+                    text = f"{letter}: {place.letter}'s top lies on it, and it has one of its own."
+                    fix = Fix("Take its own away", made.project.with_case(replace(other, counter=NoCounter())))
+                    yield Snag("counter.double", Level.STOP, text, letter, "", fix)
+                if case is not None and other.height != case.height:
+                    text = f"{letter} is {write(other.height)} high and {place.letter}, whose top lies on it, {write(case.height)}."
+                    fix = Fix(
+                        f"Make it {write(case.height)} high", made.project.with_case(replace(other, height=case.height))
+                    )
+                    yield Snag("counter.height", Level.STOP, text, letter, f"{letter}/height", fix)
+
+
+CHECKS: tuple[Check, ...] = (base_frames_agree, stiles_agree, tops_agree)

@@ -3,7 +3,16 @@
 
 from __future__ import annotations
 
-from PyQt6.QtWidgets import QCheckBox, QComboBox, QGridLayout, QHBoxLayout, QLineEdit, QPushButton, QVBoxLayout
+from PyQt6.QtWidgets import (
+    QCheckBox,
+    QComboBox,
+    QGridLayout,
+    QHBoxLayout,
+    QLineEdit,
+    QPushButton,
+    QSpinBox,
+    QVBoxLayout,
+)
 
 from ...core.lengths import ZERO
 from ...core.project import run_edits
@@ -41,6 +50,22 @@ def add_case_in_run(desk: Desk, column: QVBoxLayout, letter: str) -> None:
         lambda on: desk.set_case("width follows" if on else "width set by hand", follows=on, width=width)
     )
     column.addWidget(follows)
+    copies = QSpinBox()
+    copies.setObjectName("run-copies")
+    copies.setAccessibleName("how many are made of it")
+    copies.setRange(1, 99)
+    copies.setValue(case.copies)
+    copies.editingFinished.connect(
+        lambda: (
+            desk.set_case(f"made {copies.value()} times", copies=copies.value())
+            if copies.value() != desk.document.project.case(letter).copies
+            else None
+        )
+    )
+    made_row = QHBoxLayout()
+    made_row.addWidget(Words("made so many times", 14, colour="quiet"), 1)
+    made_row.addWidget(copies)
+    column.addLayout(made_row)
     if hangs(case):
         _fields(desk, column, ((f"{letter}/hang", "lower edge over the floor"), (f"{letter}/height", "high")))
     place, write = made.place(letter), made.units.write

@@ -5,6 +5,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ...reckoning import Reckoned
 from ..shell import Shell, Work
 from .around import Around
 
@@ -15,6 +16,6 @@ class NoCounter:
 
     words = "none"
 
-    def build(self, shell: Shell, around: Around) -> Work:
+    def build(self, shell: Shell, around: Around, across: Reckoned | None = None) -> Work:
         """Add nothing."""
         return Work()

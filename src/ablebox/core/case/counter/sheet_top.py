@@ -15,7 +15,7 @@ from ...assembly.part import Cut, CutKind, Face, Placed
 from ...assembly.solid import Box
 from ...lengths import ZERO, Length, inches
 from ...reckoning import Reckoned
-from ..fields import band, option, optional_size, size, stock
+from ..fields import band, count, option, optional_size, size, stock
 from ..shell import Shell, Work
 from .around import Around
 
@@ -41,6 +41,7 @@ class SheetTop:
         sink_wide: width of the cut-out, by the maker's template.
         sink_deep: depth of the cut-out.
         sink_front: from the front edge to the cut-out.
+        over: how many cases of the run it lies on, this one and those to its right, with what stands between them.
     """
 
     goods: str = stock("stock of the top", "case")
@@ -57,25 +58,28 @@ class SheetTop:
     sink_wide: Length = size("cut-out width", inches(21))
     sink_deep: Length = size("cut-out depth", inches(16))
     sink_front: Length = size("cut-out from the front edge", inches("3 1/2"))
+    over: int = count("cases it lies on, to the right", 1, 12)
 
     words = "of sheet"
 
-    def build(self, shell: Shell, around: Around) -> Work:
+    def build(self, shell: Shell, around: Around, across: Reckoned | None = None) -> Work:
         """Return the top, its strips and its splash.
 
         Args:
             shell: the case.
             around: what the fronts stand out by at each side; at the back the top then goes on over them as at the front.
+            across: the width of everything it lies on; the case's own if not given.
 
         Raises:
             SizeImpossible: if a cut-out or the strips have no room.
         """
-        return _Builder(self, shell, around).build()
+        return _Builder(self, shell, around, across or shell.over_sides).build()
 
 
 class _Builder:
-    def __init__(self, top: SheetTop, shell: Shell, around: Around) -> None:
+    def __init__(self, top: SheetTop, shell: Shell, around: Around, across: Reckoned) -> None:
         self.top, self.shell, self.book, self.work = top, shell, shell.book, Work()
+        self.across = across
         self.t = shell.rack.sheet_goods(top.goods).reckoned_thickness("top thickness", shell.units)
         choose = self.book.chosen
         self.over = choose(top.front, "overhang before the fronts", "counter.front")
@@ -94,7 +98,7 @@ class _Builder:
     def build(self) -> Work:
         top, shell, book = self.top, self.shell, self.book
         left, right = (book.chosen(getattr(top, s), f"overhang, {s}", f"counter.{s}") for s in ("left", "right"))
-        long = shell.over_sides + left + right
+        long = self.across + left + right
         for side in ("left", "right"):
             if getattr(self.around, side):
                 long = long + self._beyond(side)

@@ -1,0 +1,43 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""One top over several cases: it is the first one's, and goes on over those to its right and what stands between."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from ..cabinet.design import Case
+from ..case.counter.sheet_top import SheetTop
+from ..reckoning import Origin, Reckoned
+from .line import Line
+
+
+def covered(case: Case, line: Line) -> list[str]:
+    """Return the letters of the cases a case's counter lies on, its own first; empty if it has none."""
+    if not isinstance(case.counter, SheetTop):
+        return []
+    letters = [place.letter for place in line.places if place.letter]
+    if case.letter not in letters:
+        return [case.letter]
+    at = letters.index(case.letter)
+    return letters[at : at + case.counter.over]
+
+
+def counter_across(case: Case, line: Line, cases: Sequence[Case]) -> Reckoned | None:
+    """Return the width of everything a case's counter lies on; ``None`` where that is the case alone.
+
+    Args:
+        case: the case.
+        line: the run it stands in.
+        cases: all cases.
+    """
+    letters = covered(case, line)
+    if len(letters) < 2:
+        return None
+    names = [place.letter for place in line.places]
+    first, last = names.index(letters[0]), names.index(letters[-1])
+    total: Reckoned | None = None
+    for place in line.places[first : last + 1]:
+        total = place.width.times(1) if total is None else total + place.width
+    assert total is not None
+    key = f"{case.letter}/counter.across"
+    return Reckoned(total.length, "width it lies on", key, Origin.RECKONED, "", total.terms)
