@@ -21,7 +21,7 @@ from ablebox.core.project.changes import delete_case
 from ablebox.core.project.files import load
 from ablebox.core.project.json_format import from_text, to_text
 from ablebox.core.project.room_edits import change_wall, with_another_wall, with_room, without_wall
-from ablebox.core.project.run_edits import mirrored, moved
+from ablebox.core.project.run_edits import in_modules, mirrored, moved
 from ablebox.core.project.tree import Project, new_project
 from ablebox.core.room.obstacle import usual
 from ablebox.core.room.reading import Method, Reading
@@ -238,6 +238,25 @@ class OnTheWall(unittest.TestCase):
         case = replace(project.case("A"), kick=Hung(), height=inches(30), hang=inches(54))
         self.assertIn("room.appliance", self.codes(replace(project.with_case(case), spaces=(tall,))))
 
+    def test_fronts_in_a_corner_want_a_filler_between(self) -> None:
+        """Two doors 3/4 thick with pulls 1 1/4 out: 2 in of filler lets them pass, less does not."""
+        project = with_another_wall(self.project())
+        project = replace(project, cases=(project.case("A"), Case("B", wall=2)))
+        self.assertIn("opening.corner", [snag.code for snag in snags(Made(project))])
+        for width, told in (("1 7/8", True), ("2", False)):
+            there = replace(project, spaces=(space(SpaceKind.FILLER, width, "B", wall=2),))
+            codes = [snag.code for snag in snags(Made(there))]
+            self.assertEqual("opening.corner" in codes, told, width)
+
+    def test_what_hangs_beyond_the_end_is_told(self) -> None:
+        project = self.project()
+        tall = replace(project.case("A"), height=inches(80), width=inches(20))
+        hung = Case("B", kick=Hung(), width=inches(6), height=inches(30))
+        # By width there is room enough, but it lies at the left of the tall case.
+        before = replace(project, cases=(tall, hung), spaces=(space(SpaceKind.OPEN, "2", "A"),))
+        self.assertIn("fit.beyond", self.codes(before))
+        self.assertNotIn("fit.beyond", self.codes(replace(before, cases=(hung, tall))))
+
     def test_walls_come_and_go_with_what_stands_at_them(self) -> None:
         project = with_another_wall(self.project())
         there = project.with_case(replace(project.case("A"), wall=2))
@@ -272,6 +291,19 @@ class Editing(unittest.TestCase):
         self.assertEqual([p.letter for p in Made(other).line(1).places], ["", "C", "B", "", "A"])
         self.assertEqual(Made(mirrored(other, Made(other).line(1))).line(1).places, line.places)
         self.assertEqual(moved(self.project, line, 0, -1), self.project)
+
+    def test_widths_in_modules_leave_the_rest_to_a_filler(self) -> None:
+        """199 1/2 less 22 of open spaces, a third each: 59 1/6; in threes 57, and 6 1/2 are left for the filler."""
+        follows = replace(self.project, cases=tuple(replace(case, follows=True) for case in self.project.cases))
+        line = Made(follows).line(1)
+        filled = replace(follows, spaces=(*follows.spaces, space(SpaceKind.FILLER, None)))
+        module = in_modules(filled, line, inches(3))
+        widths = [place.width.length for place in Made(module).line(1).places]
+        self.assertEqual(widths, [inches(w) for w in ("57", "10", "57", "57", "12", "6 1/2")])
+
+    def test_who_stands_beside_whom(self) -> None:
+        made = Made(self.project)
+        self.assertEqual([[case.letter for case in row] for row in made.rows], [["A"], ["B", "C"]])
 
     def test_a_space_outlives_the_case_it_stood_before(self) -> None:
         gone = delete_case(self.project, "B")

@@ -118,7 +118,7 @@ class EachSnag(unittest.TestCase):
         (_two_pinned_bays, "holes.through-partition", Level.WARN, "meet inside the partition", False),
         (_short_boards, "stock.short-board", Level.STOP, "the longest board", False),
         (lambda p: _with(p, kick=BaseFrame(carried=True)), "base.none", Level.STOP, "there is none", True),
-        (lambda p: _shared_stile(p), "frame.no-stile", Level.STOP, "has none there", False),
+        (lambda p: _shared_stile(p), "frame.no-stile", Level.STOP, "none is there", False),
         (_short_reading, "room.tape-body", Level.WARN, "was the body in the corner?", True),
         (_one_reading, "room.one-reading", Level.NOTE, "one place only", False),
         (_no_readings, "room.no-reading", Level.WARN, "no width yet", False),

@@ -23,6 +23,9 @@ from ..case.joint.dado import Dado
 from ..case.kick_notched import NotchedKick
 from ..case.top_full import FullTop
 from ..case.top_stretchers import TwoStretchers
+from ..fronts.cell.door import Door
+from ..fronts.cell.false_front import FalseFront
+from ..fronts.face import FaceFronts, Line
 from ..fronts.none import NoFronts
 from ..lengths import ZERO, inches, millimetres
 from ..units import System
@@ -100,6 +103,12 @@ def _bench(case: Case) -> Case:
     )
 
 
+def _corner(case: Case) -> Case:
+    """A case that runs on into a corner: what the other run hides, its depth and a filler, is a fixed panel."""
+    fronts = FaceFronts(face=Line((Door("left"), FalseFront(look="door")), (None, inches(27))))
+    return replace(case, inside=Bay((PinShelves(1),)), fronts=fronts)
+
+
 def _island(case: Case) -> Case:
     return replace(case, kick=NotchedKick(both_sides=True), back=ThickBack())
 
@@ -116,6 +125,7 @@ def _stepped(case: Case) -> Case:
 KINDS: dict[str, Kind] = {
     "base": Kind("Base, two doors", ("24", "34 1/2", "23 1/4"), (600, 870, 580), lambda case: case),
     "drawers": Kind("Drawer base", ("24", "34 1/2", "23 1/4"), (600, 870, 580), _drawers),
+    "corner": Kind("Corner base, blind at its right", ("45", "34 1/2", "23 1/4"), (1150, 870, 580), _corner),
     "sink": Kind("Sink base", ("36", "34 1/2", "23 1/4"), (900, 870, 580), _sink),
     "vanity": Kind("Vanity", ("36", "32 1/2", "21"), (900, 820, 530), _vanity),
     "wall": Kind("Wall case", ("30", "30", "12"), (800, 760, 320), _wall),

@@ -146,3 +146,25 @@ def share_out(project: Project, line: Line) -> Project:
         return replace(case, follows=True) if own else case
 
     return replace(project, cases=tuple(follow(case) for case in project.cases))
+
+
+def in_modules(project: Project, line: Line, module: Length) -> Project:
+    """Return the project with each case of a run that follows as many modules wide as it can be; fillers take the rest.
+
+    Args:
+        project: the project.
+        line: the run.
+        module: of which widths are multiples, such as 3 in or 100 mm.
+    """
+    for place in line.places:
+        if place.letter and project.case(place.letter).follows:
+            count = place.width.length.ticks // module.ticks
+            if count:
+                case = replace(project.case(place.letter), follows=False, width=Length(module.ticks * count))
+                project = project.with_case(case)
+    return project
+
+
+def usual_module(system: System) -> Length:
+    """Return the module widths of cases usually come in (common practice): 3 in, or 100 mm."""
+    return inches(3) if system is System.INCH else millimetres(100)

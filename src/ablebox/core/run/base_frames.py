@@ -3,29 +3,35 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 
 from ..cabinet.design import Case
 from ..case.base_frame import BaseFrame
 from ..reckoning import Book, Origin, Reckoned
 
 
-def carried_by(at: int, cases: tuple[Case, ...]) -> list[Case]:
-    """Return the cases that stand on the base frame of a case, itself first; empty if it has none of its own."""
-    kick = cases[at].kick
+def carried_by(letter: str, row: Sequence[Case]) -> list[Case]:
+    """Return the cases that stand on the base frame of a case, itself first; empty if it has none of its own.
+
+    Args:
+        letter: of the case.
+        row: the cases it stands among, from left to right.
+    """
+    at = next(i for i, case in enumerate(row) if case.letter == letter)
+    kick = row[at].kick
     if not isinstance(kick, BaseFrame) or kick.carried:
         return []
-    found = [cases[at]]
-    for case in cases[at + 1 :]:
+    found = [row[at]]
+    for case in row[at + 1 :]:
         if not (isinstance(case.kick, BaseFrame) and case.kick.carried):
             break
         found.append(case)
     return found
 
 
-def under_all(at: int, cases: tuple[Case, ...], widths: Mapping[str, Reckoned]) -> Reckoned | None:
+def under_all(letter: str, row: Sequence[Case], widths: Mapping[str, Reckoned]) -> Reckoned | None:
     """Return the width of all cases on one base frame; ``None`` where it carries one case only."""
-    carried = carried_by(at, cases)
+    carried = carried_by(letter, row)
     if len(carried) < 2:
         return None
     total: Reckoned | None = None

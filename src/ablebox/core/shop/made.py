@@ -22,6 +22,7 @@ from ..project.tree import Project
 from ..reckoning import Reckoned
 from ..room.wall import Measured
 from ..run.base_frames import under_all
+from ..run.beside import rows
 from ..run.counters import counter_across
 from ..run.line import Line, Place, lines
 from ..stock import Goods, Grain, Saw, SawStyle, Sheet
@@ -62,6 +63,7 @@ class Made:
         body = project.room.tape_body
         self.rooms = tuple(Measured(wall, body, i) for i, wall in enumerate(project.room.walls, start=1))
         self.lines, self.widths = lines(project.cases, project.spaces, self.rooms)
+        self.rows = rows(project.cases, self.lines)
         same_shop = before is not None and before.project.rack is project.rack and before.units == project.units
         old = {built.case.letter: built for built in before._built} if before is not None and same_shop else {}
         self._built: list[_Built] = [self._build(i, old.get(case.letter)) for i, case in enumerate(project.cases)]
@@ -70,7 +72,8 @@ class Made:
     def _build(self, at: int, old: _Built | None) -> _Built:
         project = self.project
         case = project.cases[at]
-        width, under = self.widths.get(case.letter), under_all(at, project.cases, self.widths)
+        row = next(row for row in self.rows if any(each is case for each in row))
+        width, under = self.widths.get(case.letter), under_all(case.letter, row, self.widths)
         measured = {k: v for k, v in project.measured.items() if k.startswith(f"{case.letter}/")}
         across = counter_across(case, self.line(case.wall), project.cases) if case.in_alcove else None
         now = width, under, across, measured

@@ -5,8 +5,8 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from dataclasses import replace
-from itertools import pairwise
 
+from ..cabinet.design import Case
 from ..case.base_frame import BaseFrame
 from ..case.counter.none import NoCounter
 from ..case.counter.sheet_top import SheetTop
@@ -18,8 +18,13 @@ from .snag import Check, Fix, Level, Snag
 
 def base_frames_agree(made: Made) -> Iterator[Snag]:
     """Cases on one base frame stand on the same height, and the first one has it."""
+    for row in made.rows:
+        yield from _one_base(made, row)
+
+
+def _one_base(made: Made, row: list[Case]) -> Iterator[Snag]:
     leader = None
-    for case in made.project.cases:
+    for case in row:
         if not isinstance(case.kick, BaseFrame):
             leader = None
             continue
@@ -42,17 +47,28 @@ def base_frames_agree(made: Made) -> Iterator[Snag]:
             yield Snag("base.height", Level.STOP, text, case.letter, f"{case.letter}/kick.height", fix)
 
 
+def _beside(row: list[Case]) -> Iterator[tuple[Case, Case | None, str, str]]:
+    """Return each side of each case of a row with who stands there, and the names of both sides."""
+    for i, case in enumerate(row):
+        yield case, row[i - 1] if i else None, "left", "right"
+        yield case, row[i + 1] if i + 1 < len(row) else None, "right", "left"
+
+
 def stiles_agree(made: Made) -> Iterator[Snag]:
     """Where one stile covers two sides, the neighbour's stands proud by just what it covers."""
     write = made.units.write
-    for left, right in pairwise(made.project.cases):
-        for case, other, own, theirs in ((left, right, "right", "left"), (right, left, "left", "right")):
-            if not isinstance(case.frame, FaceFrame) or not getattr(case.frame, own).neighbours:
-                continue
+    for case, other, own, theirs in (pair for row in made.rows for pair in _beside(row)):
+        if isinstance(case.frame, FaceFrame) and getattr(case.frame, own).neighbours:
             covered = getattr(case.frame, own).width
-            stile = getattr(other.frame, theirs) if isinstance(other.frame, FaceFrame) else None
-            if stile is None or stile.neighbours:
-                text = f"{case.letter}: its {own} side is to be covered by a stile of {other.letter}, which has none there."
+            frame_there = other.frame if other is not None else None
+            stile = getattr(frame_there, theirs) if isinstance(frame_there, FaceFrame) else None
+            if other is None or stile is None or stile.neighbours:
+                who = (
+                    f"a stile of {other.letter}, which has none there"
+                    if other is not None
+                    else "a neighbour's stile, and none is there"
+                )
+                text = f"{case.letter}: its {own} side is to be covered by {who}."
                 yield Snag("frame.no-stile", Level.STOP, text, case.letter)
             elif stile.proud != covered:
                 text = (

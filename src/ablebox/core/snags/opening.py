@@ -9,7 +9,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
-from itertools import combinations
+from itertools import combinations, pairwise
 
 from ..assembly.part import Assembly, FrontSpace, Placed
 from ..assembly.turned import seen_from
@@ -19,6 +19,7 @@ from ..case.base_hung import Hung
 from ..fronts.cell.door import Door
 from ..fronts.face import FaceFronts
 from ..lengths import ZERO, Length
+from ..room.wall import End
 from ..shop.made import Made
 from .snag import Check, Fix, Level, Snag
 
@@ -51,18 +52,30 @@ class _Front:
         return self.pull[0] < other.space.front[3].ticks and other.space.front[2].ticks < self.pull[1]
 
 
-def _fronts(made: Made) -> Iterator[_Front]:
-    x = 0
+def _fronts(made: Made) -> Iterator[list[_Front]]:
+    """Return the fronts of each run, then of what stands free, where they lie along it."""
+    for line in made.lines:
+        at = {place.letter: place.x.ticks for place in line.places if place.letter}
+        yield [front for letter, x in at.items() for front in _of_case(made, letter, x)]
+    x, free = 0, []
     for case in made.project.cases:
-        assembly = made.assembly(case.letter)
-        fronts = case.fronts
-        if isinstance(fronts, FaceFronts) and not case.turned:
-            out = fronts.pulls.out if fronts.pulls.kind != "none" else ZERO
-            for space in seen_from(assembly, "front").fronts:
-                left, right = (x + edge.ticks for edge in space.front[:2])
-                hung = isinstance(case.kick, Hung)
-                yield _Front(case.letter, space, left, right, hung, out, _pull(assembly, space))
-        x += assembly.outside[0].length.ticks
+        if not case.in_alcove:
+            free += _of_case(made, case.letter, x)
+            x += made.assembly(case.letter).outside[0].length.ticks
+    yield free
+
+
+def _of_case(made: Made, letter: str, x: int) -> list[_Front]:
+    case, assembly = made.project.case(letter), made.assembly(letter)
+    fronts = case.fronts
+    if not isinstance(fronts, FaceFronts) or case.turned:
+        return []
+    out = fronts.pulls.out if fronts.pulls.kind != "none" else ZERO
+    found = []
+    for space in seen_from(assembly, "front").fronts:
+        left, right = (x + edge.ticks for edge in space.front[:2])
+        found.append(_Front(letter, space, left, right, isinstance(case.kick, Hung), out, _pull(assembly, space)))
+    return found
 
 
 def _pull(assembly: Assembly, space: FrontSpace) -> tuple[int, int] | None:
@@ -74,14 +87,10 @@ def _pull(assembly: Assembly, space: FrontSpace) -> tuple[int, int] | None:
 def neighbours_in_the_way(made: Made) -> Iterator[Snag]:
     """A door opened square, its pull against what stands beside its hinges."""
     write = made.units.write
-    for one, two in combinations(_fronts(made), 2):
+    for one, two in (pair for fronts in _fronts(made) for pair in combinations(fronts, 2)):
         left, right = (one, two) if one.left < two.left else (two, one)
         gap = right.left - left.right
-        if (
-            gap < 0
-            or not left.beside(right)
-            or (left.letter != right.letter and abs(ord(left.letter) - ord(right.letter)) > 1)
-        ):
+        if gap < 0 or not left.beside(right):
             continue
         to_left = "left" in right.space.hinged
         to_right = "right" in left.space.hinged
@@ -200,4 +209,33 @@ def _in_the_door(space: FrontSpace, shelf: Placed, thick: Length) -> tuple[Lengt
     return None
 
 
-CHECKS: tuple[Check, ...] = (pull_outs_behind_doors, neighbours_in_the_way, walls_in_the_way)
+def round_the_corner(made: Made) -> Iterator[Snag]:
+    """In a corner fronts and their pulls pass each other only where a filler keeps them apart."""
+    write = made.units.write
+    for before, room in pairwise(made.rooms):
+        for upper in (False, True):
+            last = next((p for p in reversed(made.line(before.number, upper).places) if p.letter), None)
+            first = next((p for p in made.line(room.number, upper).places if p.letter), None)
+            if room.wall.left is not End.CORNER or last is None or first is None:
+                continue
+            stands = max((_stands_out(made, letter) for letter in (last.letter, first.letter)), default=ZERO)
+            gap = first.x - last.depth
+            if stands and gap < stands:
+                text = (
+                    f"{first.letter} begins {write(gap)} from the face of {last.letter} in the corner and their fronts with pulls stand "
+                    f"{write(stands)} out: put a filler of {write(stands)} or more there, or they do not open."
+                )
+                yield Snag("opening.corner", Level.WARN, text, first.letter)
+
+
+def _stands_out(made: Made, letter: str) -> Length:
+    """Return how far the fronts of a case with their pulls stand before its face."""
+    fronts = made.project.case(letter).fronts
+    if not isinstance(fronts, FaceFronts):
+        return ZERO
+    assembly = made.assembly(letter)
+    thick = max((Length(-part.box.low[1]) for part in assembly.parts if part.stands == "front"), default=ZERO)
+    return max(ZERO, thick) + (fronts.pulls.out if fronts.pulls.kind != "none" else ZERO)
+
+
+CHECKS: tuple[Check, ...] = (pull_outs_behind_doors, neighbours_in_the_way, walls_in_the_way, round_the_corner)

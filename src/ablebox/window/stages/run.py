@@ -65,6 +65,7 @@ class RunStage(Stage):
             ("run-left", "◂ Move", partial(self.move, -1)),
             ("run-right", "Move ▸", partial(self.move, 1)),
             ("run-share", "Share the width out", self.share_out),
+            ("run-modules", "In modules", self.in_modules),
             ("run-mirror", "Mirror the run", self.mirror),
         ):
             button = QPushButton(words)
@@ -285,6 +286,14 @@ class RunStage(Stage):
         here = self.at_hand()
         line = here[0] if here is not None else self.lines()[0]
         self._change("Share the width out", run_edits.share_out(self.desk.document.project, line))
+
+    def in_modules(self) -> None:
+        """Make what follows the run as many modules wide as it can be; a filler takes what is left."""
+        here = self.at_hand()
+        line = here[0] if here is not None else self.lines()[0]
+        project = self.desk.document.project
+        module = run_edits.usual_module(project.units.system)
+        self._change(f"Widths in modules of {project.units.write(module)}", run_edits.in_modules(project, line, module))
 
     def mirror(self) -> None:
         """Put the run the other way round."""

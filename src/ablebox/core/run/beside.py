@@ -1,0 +1,24 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Who stands beside whom: cases that touch in a run, and free-standing ones in the order they were drawn."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from ..cabinet.design import Case
+from .line import Line
+
+
+def rows(cases: Sequence[Case], lines: Sequence[Line]) -> list[list[Case]]:
+    """Return the cases in rows of those that touch, each from left to right; what stands between ends a row."""
+    by_letter = {case.letter: case for case in cases}
+    found: list[list[Case]] = []
+    for line in lines:
+        found.append([])
+        for place in line.places:
+            if place.letter:
+                found[-1].append(by_letter[place.letter])
+            else:
+                found.append([])
+    found.append([case for case in cases if not case.in_alcove])
+    return [row for row in found if row]
