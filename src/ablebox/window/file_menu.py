@@ -5,7 +5,9 @@ from __future__ import annotations
 
 import json
 from collections.abc import Callable
+from importlib import import_module
 from pathlib import Path
+from typing import Any
 
 from PyQt6.QtCore import Qt
 from PyQt6.QtGui import QAction
@@ -18,8 +20,6 @@ from ..core.errors import AbleBoxError, FileNotWritten
 from ..core.paper.cut_list import as_csv
 from ..core.paper.drilling import drilling
 from ..core.paper.everything_json import everything_tree
-from ..core.paper.labels import labels
-from ..core.paper.sheet_files import all_sheets_dxf
 from ..core.paper.shop_book import shop_book
 from ..core.paper.story_sticks import story_sticks
 from ..core.paper.templates import templates
@@ -38,6 +38,11 @@ from .read_parts import ReadParts
 
 #: Rounds of search for sheets that are needed on paper before the planner has finished.
 _QUICK = 100
+
+
+def _later(name: str) -> Any:
+    """Return a module of paper by its name, loaded when it is first wanted: the window opens sooner without it."""
+    return import_module(f"...core.paper.{name}", __name__)
 
 
 class FileMenu:
@@ -226,11 +231,18 @@ class FileMenu:
 
     def write_labels(self) -> None:
         """Write the labels of all pieces."""
-        self._write("Labels", "PDF", "-labels.pdf", lambda: labels(self._desk.document.made, self._plans()))
+        self._write(
+            "Labels", "PDF", "-labels.pdf", lambda: _later("labels").labels(self._desk.document.made, self._plans())
+        )
 
     def write_dxf(self) -> None:
         """Write all sheets as one drawing."""
-        self._write("Sheets", "DXF", ".dxf", lambda: all_sheets_dxf(self._desk.document.made, self._plans()))
+        self._write(
+            "Sheets",
+            "DXF",
+            ".dxf",
+            lambda: _later("sheet_files").all_sheets_dxf(self._desk.document.made, self._plans()),
+        )
 
     def write_csv(self) -> None:
         """Write the cut list."""

@@ -83,7 +83,11 @@ class PlanningProcess(QObject):
         if self._connection is None:
             self._begin()
         assert self._connection is not None
-        self._connection.send((job, problems, rounds, seed))
+        try:
+            self._connection.send((job, problems, rounds, seed))
+        except OSError:
+            # It has died and nobody has heard of it yet.
+            self._forget()
 
     def stop(self, job: int) -> None:
         """Let it stop what it does, if it does anything."""
@@ -105,10 +109,14 @@ class PlanningProcess(QObject):
             try:
                 self.told.emit(self._connection.recv())
             except (EOFError, OSError):
-                if self._notifier is not None:
-                    self._notifier.setEnabled(False)
-                self._connection, self._notifier, self.process = None, None, None
-                self.lost.emit()
+                self._forget()
+
+    def _forget(self) -> None:
+        """The process has died: begin another one with the next job."""
+        if self._notifier is not None:
+            self._notifier.setEnabled(False)
+        self._connection, self._notifier, self.process = None, None, None
+        self.lost.emit()
 
     def close(self) -> None:
         """End the process."""

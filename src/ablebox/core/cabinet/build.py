@@ -47,7 +47,7 @@ def build(
         rack: the stock it names.
         units: how lengths are written in notes and refusals.
         measured: measurements that overrule sums, by key.
-        width: the outside width where it follows from the alcove.
+        width: the outside width where it follows from the run.
         under: the width of all cases that stand on its base frame, if others do.
         across: the width of all that its counter lies on, if that is more than the case.
 

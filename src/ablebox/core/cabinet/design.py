@@ -132,10 +132,10 @@ class Case:
     Args:
         letter: its letter: A, B, C.
         name: what it is called.
-        width: outside width over the sides, used unless the width follows from the alcove.
+        width: outside width over the sides, used unless the width follows from the run.
         height: outside height, whatever it stands on included.
         depth: outside depth, face frame included, without doors.
-        follows: whether the width follows from the alcove.
+        follows: whether the width follows from the run.
         in_alcove: whether it stands in the run of its wall.
         goods: code of the carcass stock.
         edging: code of the band on the carcass' seen edges; empty for bare edges.

@@ -65,7 +65,9 @@ class BoardPlan:
         return sum(board.length for board in self.boards) <= self.least
 
 
-def plan_boards(sticks: Sequence[Stick], lengths: Sequence[int], kerf: int, end_loss: int) -> BoardPlan:
+def plan_boards(
+    sticks: Sequence[Stick], lengths: Sequence[int], kerf: int, end_loss: int, again: int = _AGAIN
+) -> BoardPlan:
     """Return the plan that takes the least length of board.
 
     Args:
@@ -73,6 +75,7 @@ def plan_boards(sticks: Sequence[Stick], lengths: Sequence[int], kerf: int, end_
         lengths: in which boards are sold, in ticks; as many of each as needed.
         kerf: width of a cut.
         end_loss: what is cut off each end of a board first.
+        again: times everything is filled anew while there may be fewer.
     """
     rooms = sorted({length: length - 2 * end_loss + kerf for length in lengths}.items(), reverse=True)
     longest = max((room for _, room in rooms), default=0)
@@ -83,7 +86,7 @@ def plan_boards(sticks: Sequence[Stick], lengths: Sequence[int], kerf: int, end_
     least = min_length([s.length + kerf for s in fitting], rooms)
     best: list[BoardCut] = []
     rng = Random(1)
-    for turn in range(_AGAIN):
+    for turn in range(again):
         for whole, room in rooms:
             made = _fill(fitting, whole, room, kerf, rng if turn else None)
             shorter = [_shortest(board, rooms, kerf) for board in made] if made is not None else None

@@ -12,11 +12,14 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field
 from fractions import Fraction
+from functools import lru_cache
 
 from .boards import BoardCut, Stick, fill_one, plan_boards
 
 #: Widths up to which every way of putting neighbours together is tried.
-_ALL_WAYS = 6
+_ALL_WAYS = 5
+#: Times the boards for one width are filled anew, and the same where several widths are tried together.
+_AGAIN, _AGAIN_MIXED = 60, 3
 
 
 @dataclass(frozen=True, slots=True)
@@ -121,13 +124,19 @@ class _Open:
 
 
 def plan_rips(wanted: Sequence[Wanted], planks: Sequence[Plank], kerf: int) -> RipPlan:
-    """Return the plan for parts of one wood and thickness.
+    """Return the plan for parts of one wood and thickness, found anew only when something is asked otherwise.
 
     Args:
         wanted: the parts.
         planks: boards on the rack and boards to be bought.
         kerf: width of a cut, in ticks.
     """
+    return _planned_once(tuple(wanted), tuple(planks), kerf)
+
+
+@lru_cache(maxsize=16)
+def _planned_once(wanted: tuple[Wanted, ...], planks: tuple[Plank, ...], kerf: int) -> RipPlan:
+    """Return the cheapest plan over ways of putting widths together."""
     widths = sorted({part.width for part in wanted}, reverse=True)
     best: tuple[tuple[int, int, int], RipPlan] | None = None
     for joined in _groupings(len(widths)):
@@ -179,7 +188,8 @@ def _planned(wanted: Sequence[Wanted], of: dict[int, int], planks: Sequence[Plan
         if not sticks:
             continue
         loss = max((plank.loss for plank in fitting), default=0)
-        plan = plan_boards(sticks, sorted({plank.length for plank in fitting}), kerf, loss)
+        times = _AGAIN if len(of) == 1 else _AGAIN_MIXED
+        plan = plan_boards(sticks, sorted({plank.length for plank in fitting}), kerf, loss, times)
         too_large += [part for part in left if part.code in {stick.code for stick in plan.too_long}]
         if not fitting:
             continue

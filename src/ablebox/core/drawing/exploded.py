@@ -74,7 +74,10 @@ def exploded(assembly: Assembly, codes: dict[str, str], look: Look) -> Drawing:
         look: from where, and how far apart.
     """
     drawing = Drawing(f"Case {assembly.letter}, taken apart")
-    pieces = [piece for part in assembly.parts for piece in _pieces(part, _offset(assembly, part, look), codes, look)]
+    wide = assembly.outside[0].length.ticks
+    # A top that goes on over the neighbours would make everything else small.
+    parts = [p for p in assembly.parts if not (p.role.startswith("counter") and p.box.high[0] > 1.5 * wide)]
+    pieces = [piece for part in parts for piece in _pieces(part, _offset(assembly, part, look), codes, look)]
     for at in _order(pieces, look):
         piece = pieces[at]
         for corners, fill, hot in piece.faces:

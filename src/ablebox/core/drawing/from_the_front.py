@@ -7,6 +7,9 @@ from ..assembly.part import FrontSpace, Placed
 from ..lengths import Length
 from .shapes import Area, Circle, Path
 
+#: How far a top that goes on over the neighbours is drawn beyond the case, in mm.
+_BEYOND = 80.0
+
 
 def part_from_the_front(part: Placed, hot: str, wide: float) -> list[Area]:
     """Return a part as seen from before it.
@@ -14,11 +17,12 @@ def part_from_the_front(part: Placed, hot: str, wide: float) -> list[Area]:
     Args:
         part: the part.
         hot: what a click on it is about.
-        wide: width of the case in mm, where a base frame that goes on under the neighbours is cut off.
+        wide: width of the case in mm, where a base frame or a top that goes on is cut off.
     """
     x0, x1, z0, z1 = (Length(t).mm for t in (*part.box.span(0), *part.box.span(2)))
-    if part.role.startswith("base"):
-        x1 = min(x1, wide)
+    if part.role.startswith(("base", "counter")):
+        # What goes on under or over the neighbours is broken off a little behind the case.
+        x1 = min(x1, wide + (_BEYOND if part.role.startswith("counter") else 0.0))
         if x1 <= x0:
             return []
     if part.role in ("kick", "base.front"):

@@ -250,7 +250,7 @@ def _shared(
     count = len(followers) + len(shares)
     widths: dict[str, Reckoned] = {}
     for case in followers:
-        book, note = Book(f"{case.letter}/"), "follows from the alcove"
+        book, note = Book(f"{case.letter}/"), "follows from the run"
         if count == 1:
             widths[case.letter] = book.named(left, "case width", "width", note)
         else:

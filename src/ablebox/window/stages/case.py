@@ -58,8 +58,8 @@ class CaseStage(Stage):
         self._name.editingFinished.connect(self._rename)
         self.head.setStretchFactor(self.heading, 0)
         self.head.addWidget(self._name, 1)
-        self._follows = self._box("follows", "width follows the alcove", self._set_follows)
-        self._inside = self._box("in-alcove", "stands in the alcove", self._set_inside)
+        self._follows = self._box("follows", "width follows the run", self._set_follows)
+        self._inside = self._box("in-alcove", "stands in the run", self._set_inside)
         self._open = QPushButton("Doors off")
         self._open.setObjectName("doors-off")
         self._open.setCheckable(True)
@@ -222,14 +222,14 @@ class CaseStage(Stage):
 
     def _set_follows(self, follows: bool) -> None:
         width = self.desk.document.made.assembly(self.desk.selection.case).outside[0].length
-        title = "width follows the alcove" if follows else "width set by hand"
+        title = "width follows the run" if follows else "width set by hand"
         if self.desk.set_case(title, follows=follows, width=width):
             self.refresh()
 
     def _set_inside(self, inside: bool) -> None:
         width = self.desk.document.made.assembly(self.desk.selection.case).outside[0].length
         case = self.desk.document.project.case(self.desk.selection.case)
-        title = "stands in the alcove" if inside else "stands by itself"
+        title = "stands in the run" if inside else "stands by itself"
         if self.desk.set_case(title, in_alcove=inside, follows=case.follows and inside, width=width):
             self.refresh()
 
