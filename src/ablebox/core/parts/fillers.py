@@ -5,12 +5,12 @@ from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
 
-from ..assembly.part import Hand
 from ..lengths import ZERO
 from ..reckoning import Book, Origin, Reckoned, leaf
 from ..run.space import RunSpace, SpaceKind
 from ..stock import Grain, Rack
 from ..units import Units
+from .bare import bare_part
 from .listing import Part
 
 #: What stands before their numbers, where parts of cases have their letter.
@@ -39,21 +39,4 @@ def _part(at: int, number: int, space: RunSpace, width: Reckoned, rack: Rack, un
     scribe = leaf(space.scribe, "cut wider, to scribe", f"space/{number}.scribe", Origin.CHOICE)
     length = leaf(space.height, f"height of the {space.name}", f"space/{number}.height", Origin.CHOICE)
     wide = book.named(width + scribe, f"width of the {space.name}, to be scribed", "part.width")
-    return Part(
-        code=f"{FILLER}-{at:02d}",
-        case=FILLER,
-        name=space.name,
-        roles=(f"{number}",),
-        goods=goods,
-        length=length,
-        width=wide,
-        thickness=goods.reckoned_thickness("thickness", units),
-        cut_length=length,
-        cut_width=wide,
-        grain=Grain.LENGTH if goods.grained else Grain.ANY,
-        hand=Hand.NONE,
-        bands=(),
-        machining=(),
-        shows=None,
-        axes=(2, 0, 1),
-    )
+    return bare_part(f"{FILLER}-{at:02d}", space.name, (f"{number}",), goods, length, wide, Grain.LENGTH, units)

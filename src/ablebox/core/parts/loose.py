@@ -5,11 +5,11 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from ..assembly.part import Hand
 from ..project.tree import LoosePart
 from ..reckoning import Origin, leaf
-from ..stock import Grain, Rack
+from ..stock import Rack
 from ..units import Units
+from .bare import bare_part
 from .listing import Part
 
 #: What stands before their numbers, where parts of cases have their letter.
@@ -26,21 +26,5 @@ def _part(number: int, each: LoosePart, rack: Rack, units: Units) -> Part:
     key = f"loose/{number}."
     length = leaf(each.length, f"length of {each.name}", key + "length", Origin.CHOICE)
     width = leaf(each.width, f"width of {each.name}", key + "width", Origin.CHOICE)
-    return Part(
-        code=f"{LOOSE}-{number:02d}",
-        case=LOOSE,
-        name=each.name,
-        roles=tuple(f"{number}.{i}" for i in range(1, each.count + 1)),
-        goods=goods,
-        length=length,
-        width=width,
-        thickness=goods.reckoned_thickness("thickness", units),
-        cut_length=length,
-        cut_width=width,
-        grain=each.grain if goods.grained else Grain.ANY,
-        hand=Hand.NONE,
-        bands=(),
-        machining=(),
-        shows=None,
-        axes=(0, 1, 2),
-    )
+    roles = tuple(f"{number}.{i}" for i in range(1, each.count + 1))
+    return bare_part(f"{LOOSE}-{number:02d}", each.name, roles, goods, length, width, each.grain, units)

@@ -3,12 +3,13 @@
 
 from __future__ import annotations
 
-from PyQt6.QtWidgets import QComboBox, QGridLayout, QLineEdit, QPushButton, QSpinBox, QVBoxLayout, QWidget
+from PyQt6.QtWidgets import QGridLayout, QLineEdit, QPushButton, QSpinBox, QVBoxLayout, QWidget
 
 from ...core.parts.listing import Part
 from ...core.project.loose_edits import with_loose, without_loose
 from ...core.stock import Grain
 from ..desk import Desk
+from ..widgets.choice_box import choice_box
 from ..widgets.length_field import LengthField
 from ..widgets.words import Words
 
@@ -34,17 +35,9 @@ def add_loose(desk: Desk, column: QVBoxLayout, part: Part) -> None:
     count.setRange(1, 999)
     count.setValue(each.count)
     count.editingFinished.connect(lambda: put("how many", count=count.value()))
-    grain, goods = QComboBox(), QComboBox()
-    grain.setObjectName("loose-grain")
-    for value, words in _GRAIN:
-        grain.addItem(words, value)
-    grain.setCurrentIndex(grain.findData(each.grain))
-    grain.activated.connect(lambda _: put("grain", grain=grain.currentData()))
-    goods.setObjectName("loose-goods")
-    for row in desk.document.project.rack.goods:
-        goods.addItem(row.name, row.code)
-    goods.setCurrentIndex(goods.findData(each.goods))
-    goods.activated.connect(lambda _: put("material", goods=goods.currentData()))
+    grain = choice_box("loose-grain", "grain", _GRAIN, each.grain, lambda way: put("grain", grain=way))
+    stocks = [(row.code, row.name) for row in desk.document.project.rack.goods]
+    goods = choice_box("loose-goods", "cut from", stocks, each.goods, lambda code: put("material", goods=code))
     fields: list[tuple[str, QWidget]] = [("name", name)]
     for side in ("length", "width"):
         field = LengthField(desk, f"loose/{number}.{side}", f"{side} of {each.name}")

@@ -5,12 +5,13 @@ from __future__ import annotations
 
 from PyQt6.QtCore import QRegularExpression
 from PyQt6.QtGui import QRegularExpressionValidator
-from PyQt6.QtWidgets import QComboBox, QLineEdit
+from PyQt6.QtWidgets import QLineEdit
 
 from ...core.project import rack_edits
 from ...core.stock import SawStyle
 from ...core.units import System
 from ..desk import Desk
+from ..widgets.choice_box import choice_box
 from ..widgets.length_field import FIELD_WIDTH
 from ..widgets.words import Words
 from .rack_cards import Card
@@ -25,10 +26,8 @@ class SawCard(Card):
         super().__init__(desk)
         saw = self.project.rack.saw
         self.grid.addWidget(Words("The saw", 15, True), 0, 0)
-        style = self._combo(
-            "saw-style", "with what sheets are cut", [(each, each.value) for each in SawStyle], saw.style
-        )
-        style.activated.connect(lambda _: self._put_style(style.currentData()))
+        styles = [(each, each.value) for each in SawStyle]
+        style = choice_box("saw-style", "with what sheets are cut", styles, saw.style, self._put_style)
         self.grid.addWidget(style, 0, 1, 1, 3)
         rows = (
             ("kerf", "kerf", ""), ("trim", "trimmed off each edge", ""),
@@ -43,17 +42,17 @@ class SawCard(Card):
             field.setPlaceholderText(empty)
             self.grid.addWidget(field, row, column + 1)
         self.caption(4, 0, "the direction of cuts changes")
-        stages = self._combo("saw-stages", "how often the direction of cuts may change", list(_STAGES), saw.stages)
-        stages.activated.connect(lambda _: self._put("directions of cuts", stages=stages.currentData()))
+        words = "how often the direction of cuts may change"
+        stages = choice_box(
+            "saw-stages", words, _STAGES, saw.stages, lambda n: self._put("directions of cuts", stages=n)
+        )
         self.grid.addWidget(stages, 4, 1)
         self.caption(4, 2, f"heaviest board pushed alone, {self._unit[0]}")
         self.grid.addWidget(self._heaviest(saw.heaviest), 4, 3)
         if saw.style is SawStyle.STORE:
             self.caption(5, 0, "cuts of a sheet at the store")
-            cuts = self._combo(
-                "store-cuts", "cuts of a sheet at the store", [(n, str(n)) for n in range(7)], saw.store_cuts
-            )
-            cuts.activated.connect(lambda _: self._put("cuts at the store", store_cuts=cuts.currentData()))
+            rows = [(n, str(n)) for n in range(7)]
+            cuts = choice_box("store-cuts", "cuts of a sheet at the store", rows, saw.store_cuts, self._put_store_cuts)
             self.grid.addWidget(cuts, 5, 1)
         self.grid.setColumnStretch(4, 1)
 
@@ -61,15 +60,6 @@ class SawCard(Card):
     def _unit(self) -> tuple[str, int]:
         """The unit of weight, and how many grams it has, in thousandths."""
         return ("lb", 453_592) if self.project.units.system is System.INCH else ("kg", 1_000_000)
-
-    def _combo(self, name: str, words: str, rows: list, value: object) -> QComboBox:  # type: ignore[type-arg]
-        combo = QComboBox()
-        combo.setObjectName(name)
-        combo.setAccessibleName(words)
-        for data, text in rows:
-            combo.addItem(text, data)
-        combo.setCurrentIndex(max(0, [data for data, _ in rows].index(value)))
-        return combo
 
     def _heaviest(self, grams: int | None) -> QLineEdit:
         field = QLineEdit("" if grams is None else f"{grams * 1000 / self._unit[1]:.0f}")
@@ -88,6 +78,9 @@ class SawCard(Card):
 
     def _put(self, what: str, **changes: object) -> None:
         self.change(f"The saw: {what}", rack_edits.with_saw(self.project, **changes))
+
+    def _put_store_cuts(self, count: int) -> None:
+        self._put("cuts at the store", store_cuts=count)
 
     def _put_style(self, style: SawStyle) -> None:
         if style is not self.project.rack.saw.style:

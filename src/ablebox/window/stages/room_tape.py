@@ -14,6 +14,7 @@ from ...core.project.tree import Project
 from ...core.room.obstacle import Deal
 from ...core.room.wall import End, prefix_of
 from ..desk import Desk
+from ..widgets.choice_box import choice_box
 from ..widgets.length_field import LengthField
 from ..widgets.words import LinkWords, Words
 
@@ -37,12 +38,14 @@ def add_room(desk: Desk, column: QVBoxLayout, number: int) -> None:
     wall, change = desk.document.project.wall(number), _changing(desk)
     _heading(column, "At its ends")
     for side in ("left", "right"):
-        combo = _combo(f"end:{side}", f"what is at the {side}", [(end, end.words) for end in End], getattr(wall, side))
-        combo.activated.connect(
-            lambda _, side=side, combo=combo: change(
-                f"{wall.name}: the {side} end",
-                room_edits.change_wall(desk.document.project, number, **{side: combo.currentData()}),
-            )
+        combo = choice_box(
+            f"end:{side}",
+            f"what is at the {side}",
+            [(end, end.words) for end in End],
+            getattr(wall, side),
+            lambda end, side=side: change(
+                f"{wall.name}: the {side} end", room_edits.change_wall(desk.document.project, number, **{side: end})
+            ),
         )
         _row(column, side, combo)
     for what in ("obstacles", "floor", "ceilings"):
@@ -77,9 +80,12 @@ def add_thing(desk: Desk, column: QVBoxLayout, number: int, what: str, at: int) 
         obstacle = wall.obstacles[at - 1]
         _heading(column, obstacle.words.capitalize(), drop, f"drop-obstacle:{at}")
         _fields(desk, column, f"{prefix}obstacle.{at}", _SIZES)
-        deal = _combo(f"deal:{at}", "what is done about it", [(each, each.words) for each in Deal], obstacle.deal)
-        deal.activated.connect(
-            lambda _: change("What is done about it", _dealt(desk.document.project, number, at, deal.currentData()))
+        deal = choice_box(
+            f"deal:{at}",
+            "what is done about it",
+            [(each, each.words) for each in Deal],
+            obstacle.deal,
+            lambda each: change("What is done about it", _dealt(desk.document.project, number, at, each)),
         )
         column.addWidget(deal)
     elif what == "studs":
@@ -185,16 +191,6 @@ def _row(column: QVBoxLayout, words: str, combo: QComboBox) -> None:
     row.addWidget(Words(words, 14, colour="quiet"), 1)
     row.addWidget(combo)
     column.addLayout(row)
-
-
-def _combo(name: str, words: str, rows: list, value: object) -> QComboBox:  # type: ignore[type-arg]
-    combo = QComboBox()
-    combo.setObjectName(name)
-    combo.setAccessibleName(words)
-    for data, text in rows:
-        combo.addItem(text, data)
-    combo.setCurrentIndex(max(0, [data for data, _ in rows].index(value)))
-    return combo
 
 
 def _fields(desk: Desk, column: QVBoxLayout, stem: str, sizes: tuple[tuple[str, str], ...]) -> None:

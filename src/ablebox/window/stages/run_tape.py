@@ -5,7 +5,6 @@ from __future__ import annotations
 
 from PyQt6.QtWidgets import (
     QCheckBox,
-    QComboBox,
     QGridLayout,
     QHBoxLayout,
     QLineEdit,
@@ -19,6 +18,7 @@ from ...core.project import run_edits
 from ...core.run.line import Line, hangs
 from ...core.run.space import SpaceKind
 from ..desk import Desk
+from ..widgets.choice_box import choice_box
 from ..widgets.length_field import LengthField
 from ..widgets.words import LinkWords, Words
 
@@ -28,17 +28,14 @@ def add_case_in_run(desk: Desk, column: QVBoxLayout, letter: str) -> None:
     project, made = desk.document.project, desk.document.made
     case = project.case(letter)
     column.addWidget(Words(f"{letter}  {case.name}", 20, True, wrap=True))
-    walls = QComboBox()
-    walls.setObjectName("run-at")
-    walls.setAccessibleName("where it stands")
-    walls.addItem("by itself", 0)
-    for i, wall in enumerate(project.room.walls, start=1):
-        walls.addItem(f"in the run of {wall.name}", i)
-    walls.setCurrentIndex(walls.findData(case.wall if case.in_alcove else 0))
-    walls.activated.connect(
-        lambda _: desk.change(
-            f"{letter} stands elsewhere", run_edits.stand_at(desk.document.project, letter, walls.currentData())
-        )
+    rows = [(0, "by itself")]
+    rows += [(i, f"in the run of {wall.name}") for i, wall in enumerate(project.room.walls, start=1)]
+    walls = choice_box(
+        "run-at",
+        "where it stands",
+        rows,
+        case.wall if case.in_alcove else 0,
+        lambda wall: desk.change(f"{letter} stands elsewhere", run_edits.stand_at(desk.document.project, letter, wall)),
     )
     column.addWidget(walls)
     follows = QCheckBox("its width follows the run")
@@ -97,13 +94,10 @@ def add_space(desk: Desk, column: QVBoxLayout, number: int) -> None:
         rows.append((f"{stem}.scribe", "cut wider, to scribe"))
     _fields(desk, column, tuple(rows))
     if space.kind is SpaceKind.FILLER:
-        goods = QComboBox()
-        goods.setObjectName("space-goods")
-        goods.setAccessibleName("what it is cut from")
-        for row in desk.document.project.rack.goods:
-            goods.addItem(row.name, row.code)
-        goods.setCurrentIndex(max(0, goods.findData(space.goods)))
-        goods.activated.connect(lambda _: put("made of", goods=goods.currentData()))
+        stocks = [(row.code, row.name) for row in desk.document.project.rack.goods]
+        goods = choice_box(
+            "space-goods", "what it is cut from", stocks, space.goods, lambda code: put("made of", goods=code)
+        )
         column.addWidget(goods)
     gone = QPushButton(f"Take the {space.kind.words} out")
     gone.setObjectName("drop-space")
