@@ -190,7 +190,7 @@ def cutting(sheet: CutSheet, kerf: int, trim: int, sawing: Sawing = Sawing()) ->
         board = Board(trim, trim, length - 2 * trim, width - 2 * trim)
     tried = []
     for first in (None, CutWay.RIP, CutWay.CROSS):
-        if first is None or len(_parts(board, list(sheet.spots), kerf, first)) > 1:
+        if first is None or len(parts_of(board, list(sheet.spots), kerf, first)) > 1:
             made = _divide(board, list(sheet.spots), kerf, first, bool(sawing.stages))
             rests = made.rests()
             largest = max((rest.length * rest.width for rest in rests if worth_keeping(rest)), default=0)
@@ -218,10 +218,10 @@ def _divide(board: Board, spots: list[Spot], kerf: int, first: CutWay | None = N
     if len(spots) == 1 and spots[0].reach == (board.length, board.width):
         return _Divided(board, spots, None, [])
     way, parts = max(
-        ((way, _parts(board, spots, kerf, way)) for way in (CutWay.RIP, CutWay.CROSS)),
+        ((way, parts_of(board, spots, kerf, way)) for way in (CutWay.RIP, CutWay.CROSS)),
         key=lambda found: (
             found[0] is first,
-            -_turns_of(found[1], kerf) if limited else 0,
+            -turns_of(found[1], kerf) if limited else 0,
             sum(bool(inside) for _, inside in found[1]),
             found[1][0][0] != board,
             _largest_rest(found[1]),
@@ -245,7 +245,7 @@ def _own_cuts(divided: _Divided, kerf: int, level: int, sheet: Board) -> list[Sa
             way = CutWay.RIP if rip else CutWay.CROSS
             fresh = left.y != sheet.y if rip else left.x != sheet.x
             cuts.append(SawCut(way, setting, left, piece, codes, CutKind.SIZE, level, fresh))
-            left = _after(left, setting + kerf, rip)
+            left = left_of(left, setting + kerf, rip)
     return cuts
 
 
@@ -297,11 +297,11 @@ def _turns(board: Board, spots: list[Spot], kerf: int) -> int:
     """Return how many directions of cuts one after another free all pieces; waste at a single piece is not counted."""
     if len(spots) < 2:
         return 0
-    ways = (_parts(board, spots, kerf, way) for way in (CutWay.RIP, CutWay.CROSS))
-    return 1 + min(_turns_of(parts, kerf) for parts in ways)
+    ways = (parts_of(board, spots, kerf, way) for way in (CutWay.RIP, CutWay.CROSS))
+    return 1 + min(turns_of(parts, kerf) for parts in ways)
 
 
-def _turns_of(parts: list[tuple[Board, list[Spot]]], kerf: int) -> int:
+def turns_of(parts: list[tuple[Board, list[Spot]]], kerf: int) -> int:
     """Return the most directions a part takes; many if these cuts take nothing apart."""
     there = [(part, inside) for part, inside in parts if inside]
     if len(there) < 2:
@@ -313,13 +313,14 @@ def _largest_rest(parts: list[tuple[Board, list[Spot]]]) -> int:
     return max((piece.length * piece.width for piece, inside in parts if not inside), default=0)
 
 
-def _after(board: Board, taken: int, rip: bool) -> Board:
+def left_of(board: Board, taken: int, rip: bool) -> Board:
+    """Return what is left of a board when so much has been cut off its low side, kerf included."""
     if rip:
         return Board(board.x, board.y + taken, board.length, max(0, board.width - taken))
     return Board(board.x + taken, board.y, max(0, board.length - taken), board.width)
 
 
-def _parts(board: Board, spots: list[Spot], kerf: int, way: CutWay) -> list[tuple[Board, list[Spot]]]:
+def parts_of(board: Board, spots: list[Spot], kerf: int, way: CutWay) -> list[tuple[Board, list[Spot]]]:
     """Return the most parts that parallel cuts divide a board into; a rest has no spots."""
     rip = way is CutWay.RIP
     at, end = (board.y, board.y + board.width) if rip else (board.x, board.x + board.length)
@@ -351,39 +352,3 @@ def _slice(board: Board, low: int, high: int, rip: bool) -> Board:
     if rip:
         return Board(board.x, low, board.length, high - low)
     return Board(low, board.y, high - low, board.width)
-
-
-def tidied(sheet: CutSheet, kerf: int, trim: int, limited: bool = False) -> CutSheet:
-    """Return the sheet with every piece pushed to the low corner of the board it is cut from.
-
-    Waste then lies behind the pieces, where a fence does not have to be set for it.
-
-    Args:
-        sheet: the sheet.
-        kerf: width of a cut.
-        trim: what is cut off each factory edge first.
-        limited: whether the direction of cuts is to change as seldom as can be.
-    """
-    board = Board(trim, trim, sheet.supply.length - 2 * trim, sheet.supply.width - 2 * trim)
-    return CutSheet(sheet.supply, tuple(_pushed(board, list(sheet.spots), kerf, limited)))
-
-
-def _pushed(board: Board, spots: list[Spot], kerf: int, limited: bool) -> list[Spot]:
-    low_x, low_y = min(spot.x for spot in spots), min(spot.y for spot in spots)
-    moved = [replace(spot, x=spot.x - low_x + board.x, y=spot.y - low_y + board.y) for spot in spots]
-    if len(moved) == 1:
-        return moved
-    way, parts = max(
-        ((way, [part for part in _parts(board, moved, kerf, way) if part[1]]) for way in (CutWay.RIP, CutWay.CROSS)),
-        key=lambda found: (-_turns_of(found[1], kerf) if limited else 0, len(found[1])),
-    )
-    done: list[Spot] = []
-    at = board
-    rip = way is CutWay.RIP
-    # The widest first and equal ones beside each other: one setting after another, each only once.
-    parts.sort(key=lambda part: -(part[0].width if rip else part[0].length))
-    for piece, inside in parts:
-        size = piece.width if rip else piece.length
-        done += _pushed(Board(at.x, at.y, piece.length, piece.width), inside, kerf, limited)
-        at = _after(at, size + kerf, rip)
-    return done

@@ -23,7 +23,7 @@ from ..bound import bound, sharper
 from ..checker import check
 from ..plan import Plan
 from ..problem import Block, Piece, Problem
-from ..saw_order import tidied
+from ..tidy import tidied
 from .around import Around
 from .blanks import Bed, Blank, beds, blanks, to_sheet
 from .compiled import COMPILED

@@ -11,7 +11,8 @@ from dataclasses import replace
 from random import Random
 
 from ..problem import Problem
-from ..saw_order import cutting, tidied
+from ..saw_order import cutting
+from ..tidy import tidied
 from .blanks import Blank, to_sheet
 from .construct import Lay, Rule, lay_out, rules_for
 
