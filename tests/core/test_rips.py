@@ -173,13 +173,15 @@ class OnPaper(unittest.TestCase):
         self.assertAlmostEqual(dist(*lines[0]), wide.mm, places=3)
 
     def test_a_run_says_what_is_left_over_or_too_much(self) -> None:
-        project = self.made.project
-        for widths, words in (
-            ((Reading("floor", inches(130)),), "nothing left over"),
-            ((Reading("floor", inches(100)),), "too wide"),
-        ):
-            there = change_wall(project, 1, widths=widths)
-            if words == "too wide":
-                there = replace(there, cases=tuple(replace(case, follows=False) for case in there.cases))
-            shown = [item.text for item in run_view(Made(there), 1, "A").items if isinstance(item, Dimension)]
-            self.assertTrue(any(words in text for text in shown), shown)
+        fixed = replace(
+            self.made.project, cases=tuple(replace(case, follows=False) for case in self.made.project.cases)
+        )
+        for width, words in (("200", "left over"), ("100", "too wide")):
+            there = Made(change_wall(fixed, 1, widths=(Reading("floor", inches(width)),)))
+            shown = [item.text for item in run_view(there, 1, "A").items if isinstance(item, Dimension)]
+            over = there.line(1).left_over
+            assert over is not None
+            size = there.units.write(over if over > ZERO else ZERO - over)
+            self.assertTrue(any(f"{size} {words}" in text for text in shown), shown)
+        told = [item.text for item in run_view(self.made, 1, "A").items if isinstance(item, Dimension)]
+        self.assertFalse([text for text in told if "left" in text or "wide" in text])

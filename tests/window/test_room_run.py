@@ -159,9 +159,9 @@ class Run(RoomAndRun):
         QTest.keyClick(view, Qt.Key.Key_Right, Qt.KeyboardModifier.AltModifier)
         self.settle()
         self.assertEqual(self.names(), ["A", "B"])
-        self.press("run-mirror")
+        self.menu("run-mirror")
         self.assertEqual(self.names(), ["B", "A"])
-        self.press("run-share")
+        self.menu("run-share")
         widths = {place.width.length for place in self.window.desk.document.made.line(1).places}
         self.assertEqual(widths, {inches("47 3/4")})
 

@@ -113,13 +113,17 @@ def _widths(made: Made, drawing: Drawing, line: Line, height: float) -> None:
     write = made.units.write
     sign, base = (1.0, height) if line.upper else (-1.0, 0.0)
     whole = sum(place.width.length.mm for place in line.places)
+    # Many numbers stand in two rows, so that none runs into its neighbour's.
+    rows = 2 if len(line.places) > 4 else 1
+    turn = 0
     for place in line.places:
         width = place.width.length
         if width > ZERO:
             key = f"{place.letter}/width" if place.letter else f"space/{place.space}.width"
             # What is too narrow for its number beside its neighbours' carries it over its own head.
             narrow = width.mm < _NARROW * whole
-            at, row = (place.high.mm, 0.9) if narrow else (base, sign)
+            at, row = (place.high.mm, 0.9) if narrow else (base, sign * (1 + turn % rows))
+            turn += not narrow
             drawing.add(Dimension(True, place.x.mm, place.end.mm, at, row, write(width), key, True))
     if line.total is None or not line.places:
         return
@@ -130,6 +134,4 @@ def _widths(made: Made, drawing: Drawing, line: Line, height: float) -> None:
         words, colour = f"{words}, {write(over)} left over", "quiet" if line.upper else "snag"
     elif over is not None and over < ZERO:
         words, colour = f"{words}, {write(ZERO - over)} too wide", "select"
-    elif over is not None:
-        words += ", nothing left over"
-    drawing.add(Dimension(True, start, end, base, 2 * sign, words, line.total.key, colour=colour))
+    drawing.add(Dimension(True, start, end, base, (1 + rows) * sign, words, line.total.key, colour=colour))

@@ -55,8 +55,7 @@ class RoomStage(Stage):
         self._fields: list[LengthField] = []
         self._field_row = QHBoxLayout()
         self._field_row.setSpacing(10)
-        row.addLayout(self._field_row)
-        row.addStretch(1)
+        self.body.addLayout(self._field_row)
         self._buttons = {}
         for name, words, action in (
             ("add-reading", "Add a width", self.add_reading),
@@ -80,6 +79,7 @@ class RoomStage(Stage):
         more.setObjectName("add-to-wall")
         more.setMenu(self._menu(more))
         row.addWidget(more)
+        row.addStretch(1)
         self.body.addLayout(row)
 
     def _menu(self, owner: QPushButton) -> QMenu:
@@ -172,6 +172,7 @@ class RoomStage(Stage):
                 self._fields.append(field)
                 self._field_row.addWidget(Words(words, 14, colour="quiet"))
                 self._field_row.addWidget(field)
+            self._field_row.addStretch(1)
         for field in self._fields:
             field.refresh()
 

@@ -64,9 +64,6 @@ class RunStage(Stage):
         for name, words, action in (
             ("run-left", "◂ Move", partial(self.move, -1)),
             ("run-right", "Move ▸", partial(self.move, 1)),
-            ("run-share", "Share the width out", self.share_out),
-            ("run-modules", "In modules", self.in_modules),
-            ("run-mirror", "Mirror the run", self.mirror),
         ):
             button = QPushButton(words)
             button.setObjectName(name)
@@ -77,6 +74,20 @@ class RunStage(Stage):
         add.setObjectName("run-add")
         add.setMenu(self._menu(add))
         row.insertWidget(2, add)
+        whole = QPushButton("The whole run")
+        whole.setObjectName("run-whole")
+        menu = QMenu(whole)
+        for name, words, act in (
+            ("run-share", "Share the width out equally", self.share_out),
+            ("run-modules", "Widths in modules, a filler takes the rest", self.in_modules),
+            ("run-mirror", "Mirror it", self.mirror),
+        ):
+            action = menu.addAction(words)
+            assert action is not None
+            action.setObjectName(name)
+            action.triggered.connect(lambda _, act=act: act())
+        whole.setMenu(menu)
+        row.insertWidget(3, whole)
         self.body.addLayout(row)
 
     def _menu(self, owner: QPushButton) -> QMenu:
@@ -201,8 +212,7 @@ class RunStage(Stage):
         self._shown_case = (case, self.space)
         self._walls()
         made = self.desk.document.made
-        room = made.rooms[self.number - 1]
-        self.heading.set_text(f"The run of {room.wall.name}")
+        self.heading.set_text("The run")
         self.under.set_text(self._words())
         chosen = str(self.space) if self.space else self.desk.selection.case
         page = self._pages.currentIndex()
