@@ -104,8 +104,11 @@ def _bench(case: Case) -> Case:
 
 
 def _corner(case: Case) -> Case:
-    """A case that runs on into a corner: what the other run hides, its depth and a filler, is a fixed panel."""
-    fronts = FaceFronts(face=Line((Door("left"), FalseFront(look="door")), (None, inches(27))))
+    """A case that runs on into a corner: what the other run hides, its depth and a filler, is a fixed panel.
+
+    Of 45 in or 1150 mm that is 27 in or 690 mm, three fifths; type the other run's depth over it.
+    """
+    fronts = FaceFronts(face=Line((Door("left"), FalseFront(look="door")), (None, None), (2, 3)))
     return replace(case, inside=Bay((PinShelves(1),)), fronts=fronts)
 
 
