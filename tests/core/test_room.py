@@ -5,6 +5,8 @@ from __future__ import annotations
 
 import unittest
 from dataclasses import replace
+from itertools import pairwise
+from random import Random
 
 from ablebox.cli import demo
 from ablebox.core.cabinet.design import Case
@@ -12,6 +14,10 @@ from ablebox.core.cabinet.mirrored import mirrored as mirrored_case
 from ablebox.core.case.base_hung import Hung
 from ablebox.core.case.counter.sheet_top import SheetTop
 from ablebox.core.case.inside.layout import Bay, Columns
+from ablebox.core.drawing.plan_view import plan_view
+from ablebox.core.drawing.room_view import room_view
+from ablebox.core.drawing.run_view import run_view
+from ablebox.core.errors import AbleBoxError
 from ablebox.core.fronts.cell.door import Door
 from ablebox.core.fronts.cell.drawer import Drawer
 from ablebox.core.fronts.face import FaceFronts, Line
@@ -29,9 +35,10 @@ from ablebox.core.room.room import Corner, Way
 from ablebox.core.room.wall import End, Level, Measured, Wall, height_at, heights_over
 from ablebox.core.run.line import lines
 from ablebox.core.run.space import RunSpace, SpaceKind
-from ablebox.core.shop.made import Made
+from ablebox.core.shop.made import Made, buildable
 from ablebox.core.snags.every import snags
 from ablebox.core.snags.room import _round_the_turn
+from tests.rooms import random_room
 
 
 class Readings(unittest.TestCase):
@@ -369,3 +376,37 @@ class OverSeveral(unittest.TestCase):
         assert isinstance(image.inside, Columns)
         self.assertEqual(image.fronts.face, Line((Drawer(), Door("right")), (None, inches(10))))
         self.assertEqual(image.inside.widths, (None, inches(9)))
+
+
+class Wild(unittest.TestCase):
+    def test_whatever_the_room_it_adds_up_is_drawn_comes_back_and_every_fix_can_be_tried(self) -> None:
+        built = fixes = 0
+        for seed in range(60):
+            project = random_room(Random(seed))
+            try:
+                made = Made(project)
+            except AbleBoxError:
+                continue
+            built += 1
+            self.assertEqual(from_text(to_text(project), "x"), project, f"seed {seed}")
+            for line in made.lines:
+                for one, other in pairwise(line.places):
+                    self.assertTrue(line.upper or one.end == other.x, f"seed {seed}")
+                if line.total is not None:
+                    whole = sum((place.width.length for place in line.places), ZERO)
+                    self.assertEqual((line.total.length, line.total.total()), (whole, whole), f"seed {seed}")
+            letters = sorted(place.letter for line in made.lines for place in line.places if place.letter)
+            self.assertEqual(letters, sorted(case.letter for case in project.cases if case.in_alcove))
+            for snag in snags(made):
+                if snag.fix is not None and snag.fix.project is not None:
+                    fixes += buildable(snag.fix.project) is None
+            for number in range(1, len(made.rooms) + 1):
+                for view in (run_view(made, number, "A"), room_view(made, number), plan_view(made, number)):
+                    self.assertTrue(all(-1e6 < edge < 1e6 for edge in view.bounds()), f"seed {seed}")
+                for upper in (False, True):
+                    there = made.line(number, upper)
+                    twice = mirrored(mirrored(project, there), Made(mirrored(project, there)).line(number, upper))
+                    again = Made(twice).line(number, upper).places
+                    self.assertEqual([p.letter for p in again], [p.letter for p in there.places], f"seed {seed}")
+        self.assertGreater(built, 40)
+        self.assertGreater(fixes, 20)

@@ -391,8 +391,13 @@ class _Book:
             rows = fence_rows(plan)
             self.room_for(60, title)
             self.heading(_EDGE, f"{self.made.project.rack.sheet_goods(code).name}: {len(rows)} settings for all sheets")
+            level = -1
             for row in rows:
-                self.room_for(16, title)
+                self.room_for(30, title)
+                if row.level != level:
+                    level = row.level
+                    words = ("through whole sheets", "through what that came to", "after that")[min(level, 2)]
+                    self.words(_EDGE, f"Cuts {words}", self.width - 2 * _EDGE, 9, "quiet")
                 self.words(_EDGE, row.words(self.write), self.width - 2 * _EDGE, 9.5)
             self.y += 6
 
