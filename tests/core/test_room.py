@@ -27,7 +27,7 @@ from ablebox.core.project.changes import delete_case
 from ablebox.core.project.files import load
 from ablebox.core.project.json_format import from_text, to_text
 from ablebox.core.project.room_edits import change_wall, with_another_wall, with_room, without_wall
-from ablebox.core.project.run_edits import in_modules, mirrored, moved
+from ablebox.core.project.run_edits import change_strip, in_modules, mirrored, moved, with_strip, without_strip
 from ablebox.core.project.tree import Project, new_project
 from ablebox.core.room.obstacle import usual
 from ablebox.core.room.reading import Method, Reading
@@ -38,6 +38,7 @@ from ablebox.core.run.space import RunSpace, SpaceKind
 from ablebox.core.shop.made import Made, buildable
 from ablebox.core.snags.every import snags
 from ablebox.core.snags.room import _round_the_turn
+from ablebox.core.stock import Board
 from tests.rooms import random_room
 
 
@@ -341,6 +342,19 @@ class OverSeveral(unittest.TestCase):
         own = next(p for p in Made(self.project.with_case(replace(self.project.case("A"), counter=SheetTop()))).parts
                    if p.name == "counter")  # fmt: skip
         self.assertEqual(own.length.length, inches(24))
+
+    def test_strips_run_along_what_stands_together_in_pieces_the_stock_allows(self) -> None:
+        """A alone, then B and C beyond the appliance: 24 + 2 and 56 + 2 with an inch beyond each end; in boards of 40
+        less 2 of ends the longer one is two of 29."""
+        line = Made(self.project).line(1)
+        project = with_strip(self.project, line, "crown")
+        boards = replace(project.rack.boards[0], boards=(Board("short", inches(4), inches(40)),))
+        project = replace(project, rack=replace(project.rack, boards=(boards,)))
+        made = Made(change_strip(project, 1, beyond=inches(1)))
+        found = sorted((part.length.length, part.count) for part in made.parts if part.case == "s")
+        self.assertEqual(found, [(inches(26), 1), (inches(29), 2)])
+        self.assertEqual(from_text(to_text(made.project), "x"), made.project)
+        self.assertEqual(without_strip(project, 1).strips, ())
 
     def test_two_tops_on_one_case_and_cases_of_two_heights_are_told(self) -> None:
         double = self.project.with_case(replace(self.project.case("B"), counter=SheetTop()))

@@ -165,6 +165,19 @@ class Run(RoomAndRun):
         widths = {place.width.length for place in self.window.desk.document.made.line(1).places}
         self.assertEqual(widths, {inches("47 3/4")})
 
+    def test_a_crown_is_put_along_the_run(self) -> None:
+        self.menu("add-strip:crown")
+        part = next(part for part in self.window.desk.document.made.parts if part.case == "s")
+        self.assertEqual((part.name, part.length.length), ("crown", inches("95 1/2").share(2)[-1]))
+        self.window.desk.type_over("strip/1.width", "3 1/4")
+        self.assertEqual(self.project.strips[0].width, inches("3 1/4"))
+        self.choose("strip-goods:1", "case")
+        self.assertEqual(self.project.strips[0].goods, "case")
+        drop = self.find(QWidget, "drop-strip:1")
+        QTest.mouseClick(drop, Qt.MouseButton.LeftButton)
+        self.settle()
+        self.assertEqual(self.project.strips, ())
+
     def test_the_line_between_two_cases_is_dragged(self) -> None:
         self.menu("add-in-run:drawers")
         self.window.desk.type_over("B/width", "30")

@@ -127,7 +127,7 @@ class Document(QObject):
 
 def _kinds(before: Project, after: Project) -> frozenset[str]:
     pairs = {
-        "room": ((before.room, before.spaces), (after.room, after.spaces)),
+        "room": ((before.room, before.spaces, before.strips), (after.room, after.spaces, after.strips)),
         "cases": (before.cases, after.cases),
         "rack": (before.rack, after.rack),
         "units": (before.units, after.units),

@@ -18,6 +18,7 @@ from ..lengths import Length
 from ..parts.fillers import FILLER
 from ..parts.listing import Part
 from ..parts.loose import LOOSE
+from ..parts.strips import STRIP
 from ..parts.words import edges, grain
 from ..shop.cut_off import cut_already
 from ..shop.made import Made
@@ -124,7 +125,7 @@ def _of_piece(made: Made, part: Part, piece: str, source: str) -> tuple[str, tup
         (part.name, 9.0, True, "ink"),
         (size, 10.0, False, "ink"),
         (f"banded {edges(part)}" if part.bands else f"grain {grain(part)}", 7.0, False, "quiet"),
-        (source if part.case in (LOOSE, FILLER) else f"case {part.case} · {source}", 7.0, False, "quiet"),
+        (source if part.case in (LOOSE, FILLER, STRIP) else f"case {part.case} · {source}", 7.0, False, "quiet"),
     )
 
 

@@ -19,6 +19,7 @@ from ..room.wall import number_of
 from .choice import Choice
 from .loose_edits import loose_choice
 from .rack_choices import edging_choice, hardware_choice, stock_choice
+from .run_edits import change_strip
 from .tree import Project
 
 _OUTSIDE = {"width": "width", "height": "height", "depth": "depth"}
@@ -227,6 +228,18 @@ def _space_choice(project: Project, key: str, rest: str) -> Choice | None:
     )
 
 
+def _strip_choice(project: Project, key: str, rest: str) -> Choice | None:
+    """Return the choice behind a size of a strip: ``strip/1.width``."""
+    found = re.fullmatch(r"(\d+)\.(width|beyond)", rest)
+    if found is None or not 1 <= int(found[1]) <= len(project.strips):
+        return None
+    number, part = int(found[1]), found[2]
+    strip = project.strips[number - 1]
+    least = _THIN if part == "width" else ZERO
+    words = f"{part} of the {strip.name}"
+    return Choice(key, words, getattr(strip, part), least, lambda v: change_strip(project, number, **{part: v}))
+
+
 def set_measured(project: Project, key: str, value: Length | None) -> Project:
     """Return the project with a sum overruled by a measurement, or set free again with ``None``."""
     measured = {k: v for k, v in project.measured.items() if k != key}
@@ -236,4 +249,10 @@ def set_measured(project: Project, key: str, value: Length | None) -> Project:
 
 
 #: Choices that are neither of a wall nor of a case, by what their keys begin with.
-_ELSEWHERE = {"loose": loose_choice, "way": _way_choice, "corner": _corner_choice, "space": _space_choice}
+_ELSEWHERE = {
+    "loose": loose_choice,
+    "way": _way_choice,
+    "corner": _corner_choice,
+    "space": _space_choice,
+    "strip": _strip_choice,
+}

@@ -21,6 +21,7 @@ def rows_of(stock: Goods) -> tuple[Sheet, ...] | tuple[Board, ...]:
 def used_codes(project: Project) -> set[str]:
     """Return the codes of all stock the cases are built from."""
     loose = {part.goods for part in project.loose} | {sheet.goods for sheet in project.held}
+    loose |= {space.goods for space in project.spaces if space.goods} | {strip.goods for strip in project.strips}
     return loose | {code for case in project.cases for _, code in named_stock(case)}
 
 

@@ -54,13 +54,16 @@ def without_wall(project: Project, number: int) -> Project:
     spaces = tuple(
         replace(space, wall=space.wall - (space.wall > number)) for space in project.spaces if space.wall != number
     )
+    strips = tuple(
+        replace(strip, wall=strip.wall - (strip.wall > number)) for strip in project.strips if strip.wall != number
+    )
     corners = tuple(
         replace(corner, wall=corner.wall - (corner.wall > number))
         for corner in project.room.corners
         if corner.wall != number
     )
     room = replace(project.room, walls=walls, corners=corners)
-    return replace(project, room=room, cases=tuple(cases), spaces=spaces)
+    return replace(project, room=room, cases=tuple(cases), spaces=spaces, strips=strips)
 
 
 def with_obstacle(project: Project, number: int, kind: str) -> Project:

@@ -10,6 +10,7 @@ from ..cabinet.design import Case
 from ..lengths import ZERO, Length, inches, millimetres
 from ..run.line import Line, Place, hangs
 from ..run.space import RunSpace, SpaceKind
+from ..run.strip import RunStrip
 from ..units import System
 from .tree import Project
 
@@ -168,3 +169,23 @@ def in_modules(project: Project, line: Line, module: Length) -> Project:
 def usual_module(system: System) -> Length:
     """Return the module widths of cases usually come in (common practice): 3 in, or 100 mm."""
     return inches(3) if system is System.INCH else millimetres(100)
+
+
+def with_strip(project: Project, line: Line, name: str) -> Project:
+    """Return the project with a strip along a run: of the rack's boards if it has any, 2 1/2 in or 60 mm wide."""
+    rack, inch = project.rack, project.units.system is System.INCH
+    codes = [row.code for row in rack.boards] + [row.code for row in rack.goods]
+    goods = codes[0] if codes else ""
+    width = inches("2 1/2") if inch else millimetres(60)
+    return replace(project, strips=(*project.strips, RunStrip(line.wall, line.upper, name, goods, width)))
+
+
+def change_strip(project: Project, number: int, **changes: Any) -> Project:
+    """Return the project with a strip changed, by its number from 1."""
+    rows = tuple(replace(s, **changes) if i == number else s for i, s in enumerate(project.strips, start=1))
+    return replace(project, strips=rows)
+
+
+def without_strip(project: Project, number: int) -> Project:
+    """Return the project without a strip."""
+    return replace(project, strips=tuple(s for i, s in enumerate(project.strips, start=1) if i != number))

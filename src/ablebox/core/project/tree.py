@@ -13,6 +13,7 @@ from ..lengths import ZERO, Length, inches, millimetres
 from ..room.room import Room
 from ..room.wall import Wall, first_readings
 from ..run.space import RunSpace
+from ..run.strip import RunStrip
 from ..stock import Board, BoardGoods, Edging, Grain, Rack, Saw, Sheet, SheetGoods
 from ..units import System, Units
 
@@ -139,6 +140,7 @@ class Project:
         rests: which offcuts are kept or scrapped against the rule.
         loose: parts that belong to no case.
         spaces: what stands between cases: fillers, appliances, open spaces.
+        strips: strips along runs: crowns, cover strips, kick boards.
     """
 
     name: str
@@ -153,6 +155,7 @@ class Project:
     rests: tuple[RestChoice, ...] = ()
     loose: tuple[LoosePart, ...] = ()
     spaces: tuple[RunSpace, ...] = ()
+    strips: tuple[RunStrip, ...] = ()
 
     def __post_init__(self) -> None:
         letters = [case.letter for case in self.cases]
@@ -169,15 +172,15 @@ class Project:
         if len(set(places)) != len(places):
             raise ValueError("a piece is cut once for its place")
         walls = len(self.room.walls)
-        for name, number in (
-            *((f"case {c.letter}", c.wall) for c in self.cases),
-            *((s.name, s.wall) for s in self.spaces),
-        ):
+        placed = [(f"case {case.letter}", case.wall) for case in self.cases]
+        placed += [(s.name, s.wall) for s in self.spaces] + [(s.name, s.wall) for s in self.strips]
+        for name, number in placed:
             if number > walls:
                 raise ValueError(f"{name} stands at wall {number}; the room has {walls}")
-        for space in self.spaces:
-            if space.goods and space.goods not in known["sheets"] | known["boards"]:
-                raise ValueError(f"{space.name} is made of “{space.goods}”, which the project does not have")
+        made_of = [(s.name, s.goods) for s in self.spaces if s.goods] + [(s.name, s.goods) for s in self.strips]
+        for name, code in made_of:
+            if code not in known["sheets"] | known["boards"]:
+                raise ValueError(f"{name} is made of “{code}”, which the project does not have")
         held = [piece.place for sheet in self.held for piece in sheet.pieces]
         if len(set(held)) != len(held):
             raise ValueError("a piece is held on one sheet for its place")

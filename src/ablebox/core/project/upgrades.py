@@ -40,7 +40,7 @@ def upgraded_shop(shop: Any, version: int) -> Any:
         shop = _to_4(shop)
         if isinstance(shop.get("presets"), dict):
             shop["presets"] = {name: _counter_to_4(way) for name, way in shop["presets"].items()}
-    for name in ("done", "held", "rests", "loose", "spaces"):
+    for name in ("done", "held", "rests", "loose", "spaces", "strips"):
         shop.pop(name, None)
     return shop
 
@@ -207,7 +207,7 @@ def _cell_to_3(cell: Any) -> Any:
 
 def _to_4(project: dict[str, Any]) -> dict[str, Any]:
     """To how sheets go through the saw, boards on the rack, sheets that are held and parts of no case."""
-    project.update(held=[], rests=[], loose=[], spaces=[])
+    project.update(held=[], rests=[], loose=[], spaces=[], strips=[])
     if isinstance(project.get("alcove"), dict):
         wall = {**project.pop("alcove")}
         body = wall.pop("tape_body", None)

@@ -18,6 +18,7 @@ from ..lengths import Length
 from ..parts.fillers import FILLER, filler_parts
 from ..parts.listing import Part, parts_list
 from ..parts.loose import LOOSE, loose_parts
+from ..parts.strips import STRIP, strip_parts
 from ..project.tree import Project
 from ..reckoning import Reckoned
 from ..room.wall import Measured
@@ -99,6 +100,7 @@ class Made:
         own = [part for built in self._built for part in self._parts_of(built)]
         widths = {place.space: place.width for line in self.lines for place in line.places if place.space}
         own += filler_parts(self.project.spaces, widths, self.project.rack, self.units)
+        own += strip_parts(self.project.strips, self.lines, self.project.spaces, self.project.rack, self.units)
         return own + loose_parts(self.project.loose, self.project.rack, self.units)
 
     def _parts_of(self, built: _Built) -> list[Part]:
@@ -212,7 +214,7 @@ class Made:
                 if number is not None:
                     _collect(number, found)
         for part in self.parts:
-            if part.case in (LOOSE, FILLER):
+            if part.case in (LOOSE, FILLER, STRIP):
                 _collect(part.length, found)
                 _collect(part.width, found)
         return found

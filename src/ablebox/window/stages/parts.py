@@ -203,7 +203,9 @@ class PartsStage(Stage):
             return
         if self.desk.known_case(part.case) is None:
             column.addWidget(
-                Words("A filler of the run: its sizes are set on the Run stage.", 14, colour="quiet", wrap=True)
+                Words(
+                    "A filler or a strip of the run: its sizes are set on the Run stage.", 14, colour="quiet", wrap=True
+                )
             )
             self._add_cut(column, part)
             return

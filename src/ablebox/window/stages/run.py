@@ -18,12 +18,13 @@ from ...core.project.changes import add_case
 from ...core.project.tree import Project
 from ...core.run.line import Line, Place
 from ...core.run.space import SpaceKind
+from ...core.run.strip import NAMES
 from ...core.shop.story import case_stick, wall_stick
 from ..desk import Desk
 from ..widgets.drawing_view import DrawingView
 from ..widgets.words import Words
 from .run_drawing import RunDrawing
-from .run_tape import add_case_in_run, add_line, add_space
+from .run_tape import add_case_in_run, add_line, add_space, add_strips
 from .stage import Stage
 
 
@@ -86,6 +87,12 @@ class RunStage(Stage):
             assert action is not None
             action.setObjectName(name)
             action.triggered.connect(lambda _, act=act: act())
+        menu.addSeparator()
+        for name in NAMES:
+            action = menu.addAction(f"Add a {name} along it")
+            assert action is not None
+            action.setObjectName(f"add-strip:{name.partition(' ')[0]}")
+            action.triggered.connect(lambda _, name=name: self.add_strip(name))
         whole.setMenu(menu)
         row.insertWidget(3, whole)
         self.body.addLayout(row)
@@ -291,6 +298,13 @@ class RunStage(Stage):
         names = f"{line.places[at].name} and {line.places[at + 1].name}"
         self._change(f"Between {names}", after)
 
+    def add_strip(self, name: str) -> None:
+        """Put a strip along the run of what is selected."""
+        here = self.at_hand()
+        line = here[0] if here is not None else self.lines()[0]
+        self._change(f"Add a {name}", run_edits.with_strip(self.desk.document.project, line, name))
+        self.desk.selection.select(number="")
+
     def share_out(self) -> None:
         """Let all cases of the run share its width equally."""
         here = self.at_hand()
@@ -322,6 +336,7 @@ class RunStage(Stage):
                 column.addSpacing(8)
                 column.addWidget(Words("What hangs" if line.upper else "On the floor", 16, True))
                 add_line(self.desk, column, line)
+                add_strips(self.desk, column, line)
 
     def tape_for(self, column: QVBoxLayout) -> bool:
         """Show a space in the place of its bare number."""

@@ -3,6 +3,9 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
+from functools import partial
+
 from PyQt6.QtWidgets import (
     QCheckBox,
     QGridLayout,
@@ -141,6 +144,36 @@ def add_line(desk: Desk, column: QVBoxLayout, line: Line) -> None:
         colour = "settled" if over >= ZERO else "select"
         row.addWidget(Words(write(over if over >= ZERO else ZERO - over), 18, True, colour, "right"))
         column.addLayout(row)
+
+
+def add_strips(desk: Desk, column: QVBoxLayout, line: Line) -> None:
+    """Show the strips along a run, each with its sizes."""
+    for number, strip in enumerate(desk.document.project.strips, start=1):
+        if (strip.wall, strip.upper) != (line.wall, line.upper):
+            continue
+
+        def put(words: str, number: int = number, **changes: object) -> None:
+            desk.change(f"A strip: {words}", run_edits.change_strip(desk.document.project, number, **changes))
+
+        row = QHBoxLayout()
+        row.addWidget(Words(strip.name.capitalize(), 15, True), 1)
+
+        def drop(number: int = number) -> None:
+            desk.change("Take a strip away", run_edits.without_strip(desk.document.project, number))
+
+        gone = LinkWords("remove", drop, 13)
+        gone.setObjectName(f"drop-strip:{number}")
+        row.addWidget(gone)
+        column.addLayout(row)
+        rack = desk.document.project.rack
+        stocks = [(each.code, each.name) for each in (*rack.boards, *rack.goods)]
+        put_goods = partial(_put_goods, put)
+        column.addWidget(choice_box(f"strip-goods:{number}", "what it is cut from", stocks, strip.goods, put_goods))
+        _fields(desk, column, ((f"strip/{number}.width", "wide"), (f"strip/{number}.beyond", "beyond each end")))
+
+
+def _put_goods(put: Callable[..., None], code: str) -> None:
+    put("made of", goods=code)
 
 
 def _fields(desk: Desk, column: QVBoxLayout, rows: tuple[tuple[str, str], ...]) -> None:

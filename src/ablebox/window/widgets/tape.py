@@ -175,6 +175,7 @@ class Tape(QWidget):
             "edging": "Stock",
             "run": "The run",
             "space": "The run",
+            "strip": "The run",
             "way": "The way in",
             "corner": "The room",
         }
