@@ -27,8 +27,16 @@ from ablebox.core.project.changes import delete_case
 from ablebox.core.project.files import load
 from ablebox.core.project.json_format import from_text, to_text
 from ablebox.core.project.room_edits import change_wall, with_another_wall, with_room, without_wall
-from ablebox.core.project.run_edits import change_strip, in_modules, mirrored, moved, with_strip, without_strip
-from ablebox.core.project.tree import Project, new_project
+from ablebox.core.project.run_edits import (
+    change_strip,
+    in_modules,
+    mirrored,
+    moved,
+    with_strip,
+    without_space,
+    without_strip,
+)
+from ablebox.core.project.tree import DonePiece, Project, new_project
 from ablebox.core.room.obstacle import usual
 from ablebox.core.room.reading import Method, Reading
 from ablebox.core.room.room import Corner, Way
@@ -355,6 +363,43 @@ class OverSeveral(unittest.TestCase):
         self.assertEqual(found, [(inches(26), 1), (inches(29), 2)])
         self.assertEqual(from_text(to_text(made.project), "x"), made.project)
         self.assertEqual(without_strip(project, 1).strips, ())
+
+    def test_what_was_cut_of_a_filler_or_a_strip_stays_its_own(self) -> None:
+        """Taken out, moved or with its wall gone: numbers change, and what is cut goes with the piece it was cut for."""
+        goods = self.project.rack.goods[0].code
+        named = [replace(space(SpaceKind.FILLER, str(wide), "C"), name=f"{wide}", goods=goods) for wide in (1, 2, 3)]
+        project = replace(self.project, spaces=tuple(named))
+        line = Made(project).line(1)
+        project = with_strip(with_strip(project, line, "crown"), line, "light rail")
+        project = replace(
+            project, done=tuple(DonePiece(at, goods, inches(30), inches(2)) for at in ("f/2", "f/3", "s/2.1"))
+        )
+
+        def cut(project: Project) -> list[str]:
+            lists = {"f": project.spaces, "s": project.strips}
+            places = [piece.place.partition("/") for piece in project.done]
+            return [lists[head][int(rest.partition(".")[0]) - 1].name for head, _, rest in places]
+
+        line = Made(project).line(1)
+        at = next(i for i, place in enumerate(line.places) if place.space == 2)
+        one_left, far_right = moved(project, line, at, -1), moved(project, line, at + 1, 1)
+        self.assertEqual([s.name for s in one_left.spaces], ["2", "1", "3"])
+        self.assertEqual([(s.name, s.before) for s in far_right.spaces], [("1", "C"), ("2", "C"), ("3", "")])
+        for after in (
+            without_space(project, 1),
+            without_strip(project, 1),
+            one_left,
+            far_right,
+            mirrored(project, line),
+        ):
+            self.assertEqual(cut(after), ["2", "3", "light rail"])
+        self.assertEqual(cut(without_space(project, 2)), ["3", "light rail"])
+        two = replace(with_another_wall(project), spaces=(*named[:2], replace(named[2], wall=2)))
+        self.assertEqual(cut(without_wall(two, 1)), ["3"])
+        alone = project.with_case(replace(project.case("B"), in_alcove=False))
+        self.assertEqual({s.before for s in delete_case(alone, "A").spaces}, {"C"})
+        gone = replace(alone, spaces=(replace(named[0], before="A"),))
+        self.assertEqual(delete_case(gone, "A").spaces[0].before, "C")
 
     def test_two_tops_on_one_case_and_cases_of_two_heights_are_told(self) -> None:
         double = self.project.with_case(replace(self.project.case("B"), counter=SheetTop()))

@@ -159,6 +159,16 @@ class Run(RoomAndRun):
         QTest.keyClick(view, Qt.Key.Key_Right, Qt.KeyboardModifier.AltModifier)
         self.settle()
         self.assertEqual(self.names(), ["A", "B"])
+        for _ in range(2):
+            self.menu("add-filler")
+        self.press("run-left")
+        chosen = self.window.desk.selection.number
+        self.press("run-left")
+        self.assertEqual((chosen, self.window.desk.selection.number), ("space/1.width", "space/1.width"))
+        self.assertEqual(self.names(), ["A", "space 1", "B", "space 2"])
+        for _ in range(3):
+            self.window.desk.document.undo()
+        self.assertEqual(self.names(), ["A", "B"])
         self.menu("run-mirror")
         self.assertEqual(self.names(), ["B", "A"])
         self.menu("run-share")

@@ -11,7 +11,7 @@ overrule it: the measured length is used from there on, and the sum stays readab
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, field, replace
 from enum import Enum
 
@@ -103,6 +103,18 @@ class Reckoned:
         """Add the terms up again (and share out); equal to the reckoned length by construction."""
         added = sum((term.value * term.sign for term in self.terms), ZERO)
         return added.share(self.shared_among)[-1]
+
+
+def added_up(parts: Iterable[Reckoned]) -> Reckoned:
+    """Return lengths added up, each as one line of the sum.
+
+    Raises:
+        ValueError: if there is none.
+    """
+    rows = tuple(parts)
+    if not rows:
+        raise ValueError("there is nothing to add up")
+    return Reckoned(sum((row.length for row in rows), ZERO), terms=tuple(Term(1, row) for row in rows))
 
 
 def leaf(length: Length, label: str, key: str = "", origin: Origin = Origin.CHOICE, note: str = "") -> Reckoned:

@@ -23,10 +23,10 @@ from ..core.paper.everything_json import everything_tree
 from ..core.paper.shop_book import shop_book
 from ..core.paper.story_sticks import story_sticks
 from ..core.paper.templates import templates
-from ..core.parts.loose import LOOSE
 from ..core.project.files import SUFFIX
 from ..core.project.loose_edits import with_more
 from ..core.project.parts_table import read_cells
+from ..core.project.placed import LOOSE
 from ..core.project.tree import new_project
 from ..core.shop.plans import plan_all
 from ..core.units import System

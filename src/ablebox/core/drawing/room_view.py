@@ -18,6 +18,8 @@ from .shapes import Area, Dimension, Drawing, Label, Path, Point, Shape
 BOW = 12
 _WALL = 150.0
 _HEIGHT_IF_UNKNOWN = inches(90)
+#: Room for the name of a reading at the left: points for a letter, and so many letters at most.
+_LETTER, _LETTERS = 7.6, 16
 
 
 def room_view(made: Made, number: int = 1, chosen: str = "") -> Drawing:
@@ -29,7 +31,8 @@ def room_view(made: Made, number: int = 1, chosen: str = "") -> Drawing:
         chosen: key of the obstacle, stud or height that is selected.
     """
     room = made.rooms[number - 1]
-    drawing = Drawing(room.wall.name)
+    longest = max((len(width.place) for width in room.wall.widths), default=0)
+    drawing = Drawing(room.wall.name, beside=12 + min(longest, _LETTERS) * _LETTER)
     height = _height(room)
     widths = [width.length.mm for width in room.widths]
     smallest = min(widths, default=800.0)

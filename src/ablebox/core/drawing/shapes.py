@@ -173,12 +173,14 @@ class Drawing:
         items: back to front.
         rows: points between rows of dimensions.
         window: bounds to show instead of those of the geometry; ``None`` to show all.
+        beside: points kept free at the left of the geometry, for words.
     """
 
     name: str
     items: list[Item] = field(default_factory=list)
     rows: float = 24.0
     window: tuple[float, float, float, float] | None = None
+    beside: float = 4.0
 
     def add(self, *items: Item) -> None:
         """Put items in front of what is there."""
@@ -206,7 +208,7 @@ class Drawing:
 
     def margins(self) -> tuple[float, float, float, float]:
         """Return the room dimensions need around the geometry, in points: left, lower, right, upper."""
-        left, low, right, high = 4.0, 4.0, 4.0, 4.0
+        left, low, right, high = self.beside, 4.0, 4.0, 4.0
         for item in self.items:
             if isinstance(item, Dimension):
                 need = abs(item.level) * self.rows + 16

@@ -15,11 +15,9 @@ import segno
 from ..cuts.plan import Plan
 from ..cuts.saw_order import Board, cuts_of
 from ..lengths import Length
-from ..parts.fillers import FILLER
 from ..parts.listing import Part
-from ..parts.loose import LOOSE
-from ..parts.strips import STRIP
 from ..parts.words import edges, grain
+from ..project.placed import FILLER, LOOSE, STRIP
 from ..shop.cut_off import cut_already
 from ..shop.made import Made
 from ..shop.rests import kept

@@ -6,15 +6,13 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 
 from ..lengths import ZERO
+from ..project.placed import FILLER
 from ..reckoning import Book, Origin, Reckoned, leaf
 from ..run.space import RunSpace, SpaceKind
 from ..stock import Grain, Rack
 from ..units import Units
 from .bare import bare_part
 from .listing import Part
-
-#: What stands before their numbers, where parts of cases have their letter.
-FILLER = "f"
 
 
 def filler_parts(spaces: Sequence[RunSpace], widths: Mapping[int, Reckoned], rack: Rack, units: Units) -> list[Part]:

@@ -5,15 +5,13 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
+from ..project.placed import LOOSE
 from ..project.tree import LoosePart
 from ..reckoning import Origin, leaf
 from ..stock import Rack
 from ..units import Units
 from .bare import bare_part
 from .listing import Part
-
-#: What stands before their numbers, where parts of cases have their letter.
-LOOSE = "x"
 
 
 def loose_parts(loose: Sequence[LoosePart], rack: Rack, units: Units) -> list[Part]:

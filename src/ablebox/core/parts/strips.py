@@ -6,6 +6,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from ..lengths import ZERO, Length, inches
+from ..project.placed import STRIP
 from ..reckoning import Origin, leaf
 from ..run.line import Line
 from ..run.space import RunSpace
@@ -15,8 +16,6 @@ from ..units import Units
 from .bare import bare_part
 from .listing import Part
 
-#: What stands before their numbers, where parts of cases have their letter.
-STRIP = "s"
 #: What both ends of a length of stock lose together (an inch each, common practice).
 _ENDS = inches(2)
 

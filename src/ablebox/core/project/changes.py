@@ -150,7 +150,8 @@ def duplicate_case(project: Project, letter: str, width: Length | None = None) -
 
 def delete_case(project: Project, letter: str) -> Project:
     """Return the project without a case and without what was measured on it; what stood before it stays in the run."""
-    letters = [case.letter for case in project.cases if case.wall == project.case(letter).wall]
+    wall = project.case(letter).wall
+    letters = [c.letter for c in project.cases if c.letter == letter or (c.in_alcove and c.wall == wall)]
     following = next(iter(letters[letters.index(letter) + 1 :]), "")
     return replace(
         with_places(project, lambda place: None if place.startswith(f"{letter}/") else place),

@@ -13,13 +13,15 @@ import re
 from dataclasses import replace
 from typing import Any
 
+from .. import rows
 from ..cabinet import places
 from ..lengths import ZERO, Length, millimetres
 from ..room.wall import number_of
 from .choice import Choice
 from .loose_edits import loose_choice
 from .rack_choices import edging_choice, hardware_choice, stock_choice
-from .run_edits import change_strip
+from .room_edits import with_room
+from .run_edits import change_space, change_strip
 from .tree import Project
 
 _OUTSIDE = {"width": "width", "height": "height", "depth": "depth"}
@@ -180,9 +182,7 @@ def _way_choice(project: Project, key: str, rest: str) -> Choice | None:
     at, part = int(found[1]) - 1, found[2]
 
     def put(value: Length | None) -> Project:
-        changes: dict[str, Any] = {part: value}
-        rows = (*ways[:at], replace(ways[at], **changes), *ways[at + 1 :])
-        return replace(project, room=replace(project.room, ways=rows))
+        return with_room(project, ways=rows.changed(ways, at + 1, **{part: value}))
 
     clear = (lambda: put(None)) if part == "turn" else None
     return Choice(key, f"{part} of {ways[at].name}", getattr(ways[at], part), _THIN, put, clear)
@@ -197,9 +197,7 @@ def _corner_choice(project: Project, key: str, rest: str) -> Choice | None:
     at, part = int(found[1]) - 1, found[2]
 
     def put(value: Length) -> Project:
-        changes: dict[str, Any] = {part: value}
-        rows = (*corners[:at], replace(corners[at], **changes), *corners[at + 1 :])
-        return replace(project, room=replace(project.room, corners=rows))
+        return with_room(project, corners=rows.changed(corners, at + 1, **{part: value}))
 
     return Choice(key, f"{part}, corner {at + 1}", getattr(corners[at], part), _THIN, put)
 
@@ -209,13 +207,11 @@ def _space_choice(project: Project, key: str, rest: str) -> Choice | None:
     found = re.fullmatch(r"(\d+)\.(width|height|depth|air|behind|above|scribe)", rest)
     if found is None or not 1 <= int(found[1]) <= len(project.spaces):
         return None
-    at, part = int(found[1]) - 1, found[2]
-    space = project.spaces[at]
+    number, part = int(found[1]), found[2]
+    space = project.spaces[number - 1]
 
     def put(value: Length | None) -> Project:
-        changes: dict[str, Any] = {part: value}
-        rows = (*project.spaces[:at], replace(space, **changes), *project.spaces[at + 1 :])
-        return replace(project, spaces=rows)
+        return change_space(project, number, **{part: value})
 
     least = _THIN if part in ("width", "height", "depth") else ZERO
     return Choice(

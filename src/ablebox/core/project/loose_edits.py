@@ -8,10 +8,11 @@ from collections.abc import Iterable
 from dataclasses import replace
 from typing import Any
 
+from .. import rows
 from ..lengths import inches, millimetres
 from ..units import System
 from .choice import Choice
-from .placed import with_places
+from .placed import LOOSE, without_number
 from .tree import LoosePart, Project
 
 _THIN = millimetres("0.1")
@@ -31,21 +32,12 @@ def loose_choice(project: Project, key: str, what: str) -> Choice | None:
 
 def with_loose(project: Project, number: int, **changes: Any) -> Project:
     """Return the project with one of them changed, by its number from 1."""
-    rows = tuple(replace(row, **changes) if i == number else row for i, row in enumerate(project.loose, start=1))
-    return replace(project, loose=rows)
+    return replace(project, loose=rows.changed(project.loose, number, **changes))
 
 
 def without_loose(project: Project, number: int) -> Project:
     """Return the project without one of them; what was cut of it is forgotten, as numbers move up."""
-    rows = tuple(row for i, row in enumerate(project.loose, start=1) if i != number)
-
-    def place(old: str) -> str | None:
-        found = re.fullmatch(r"x/(\d+)\.(\d+)", old)
-        if found is None or int(found[1]) < number:
-            return old
-        return None if int(found[1]) == number else f"x/{int(found[1]) - 1}.{found[2]}"
-
-    return replace(with_places(project, place), loose=rows)
+    return replace(without_number(project, LOOSE, number), loose=rows.without(project.loose, number))
 
 
 def with_more(project: Project, parts: Iterable[LoosePart]) -> Project:

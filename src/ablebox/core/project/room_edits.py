@@ -6,11 +6,13 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Any
 
+from .. import rows
 from ..lengths import ZERO, Length, inches, millimetres
 from ..room.obstacle import usual
 from ..room.room import Corner, Way
 from ..room.wall import End, Level, Wall, first_readings, height_at
 from ..units import System
+from .run_edits import without_space, without_strip
 from .tree import Project
 
 
@@ -44,19 +46,21 @@ def without_wall(project: Project, number: int) -> Project:
     """
     if len(project.room.walls) == 1:
         raise ValueError("a room has a wall")
-    walls = tuple(wall for i, wall in enumerate(project.room.walls, start=1) if i != number)
+    walls = rows.without(project.room.walls, number)
     cases = []
     for case in project.cases:
         if case.wall == number:
             cases.append(replace(case, wall=1, in_alcove=False, follows=False))
         else:
             cases.append(replace(case, wall=case.wall - (case.wall > number)))
-    spaces = tuple(
-        replace(space, wall=space.wall - (space.wall > number)) for space in project.spaces if space.wall != number
-    )
-    strips = tuple(
-        replace(strip, wall=strip.wall - (strip.wall > number)) for strip in project.strips if strip.wall != number
-    )
+    for at in range(len(project.spaces), 0, -1):
+        if project.spaces[at - 1].wall == number:
+            project = without_space(project, at)
+    for at in range(len(project.strips), 0, -1):
+        if project.strips[at - 1].wall == number:
+            project = without_strip(project, at)
+    spaces = tuple(replace(space, wall=space.wall - (space.wall > number)) for space in project.spaces)
+    strips = tuple(replace(strip, wall=strip.wall - (strip.wall > number)) for strip in project.strips)
     corners = tuple(
         replace(corner, wall=corner.wall - (corner.wall > number))
         for corner in project.room.corners
@@ -110,8 +114,7 @@ def with_height(project: Project, number: int, what: str) -> Project:
 
 def without(project: Project, number: int, what: str, at: int) -> Project:
     """Return the project without one row of a wall's list, counted from 1."""
-    rows = getattr(project.wall(number), what)
-    return change_wall(project, number, **{what: tuple(row for i, row in enumerate(rows, start=1) if i != at)})
+    return change_wall(project, number, **{what: rows.without(getattr(project.wall(number), what), at)})
 
 
 def with_way(project: Project) -> Project:

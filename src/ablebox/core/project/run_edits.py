@@ -6,12 +6,14 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Any
 
+from .. import rows
 from ..cabinet.design import Case
 from ..lengths import ZERO, Length, inches, millimetres
 from ..run.line import Line, Place, hangs
 from ..run.space import RunSpace, SpaceKind
 from ..run.strip import RunStrip
 from ..units import System
+from .placed import FILLER, STRIP, with_numbers, without_number
 from .tree import Project
 
 
@@ -39,13 +41,12 @@ def with_space(project: Project, kind: SpaceKind, line: Line, before: str) -> Pr
 
 def change_space(project: Project, number: int, **changes: Any) -> Project:
     """Return the project with a space changed, by its number from 1."""
-    rows = tuple(replace(s, **changes) if i == number else s for i, s in enumerate(project.spaces, start=1))
-    return replace(project, spaces=rows)
+    return replace(project, spaces=rows.changed(project.spaces, number, **changes))
 
 
 def without_space(project: Project, number: int) -> Project:
-    """Return the project without a space."""
-    return replace(project, spaces=tuple(s for i, s in enumerate(project.spaces, start=1) if i != number))
+    """Return the project without a space; what was cut of it is forgotten, as numbers move up."""
+    return replace(without_number(project, FILLER, number), spaces=rows.without(project.spaces, number))
 
 
 def moved(project: Project, line: Line, at: int, by: int) -> Project:
@@ -113,21 +114,24 @@ def mirrored(project: Project, line: Line) -> Project:
 
 
 def ordered(project: Project, line: Line, names: list[str | int]) -> Project:
-    """Return the project with the members of a run in another order: letters of cases, numbers of spaces."""
+    """Return the project with the members of a run in another order: letters of cases, numbers of spaces.
+
+    A space keeps its number, except among those before the same case: these are numbered as they stand.
+    """
     letters = [name for name in names if isinstance(name, str)]
     own = [case for case in project.cases if case.letter in letters]
     new_order = iter([project.case(letter) for letter in letters])
     cases = tuple(next(new_order) if case in own else case for case in project.cases)
-    spaces, order = list(project.spaces), []
+    groups: dict[str, list[int]] = {}
     for i, name in enumerate(names):
         if isinstance(name, int):
             before = next((other for other in names[i + 1 :] if isinstance(other, str)), "")
-            order.append((name, before))
-    moved_spaces = [replace(spaces[number - 1], before=before) for number, before in order]
-    slots = sorted(number for number, _ in order)
-    for slot, space in zip(slots, moved_spaces, strict=True):
-        spaces[slot - 1] = space
-    return replace(project, cases=cases, spaces=tuple(spaces))
+            groups.setdefault(before, []).append(name)
+    spaces, new = list(project.spaces), {}
+    for before, numbers in groups.items():
+        for slot, number in zip(sorted(numbers), numbers, strict=True):
+            spaces[slot - 1], new[number] = replace(project.spaces[number - 1], before=before), slot
+    return replace(with_numbers(project, FILLER, lambda old: new.get(old, old)), cases=cases, spaces=tuple(spaces))
 
 
 def stand_at(project: Project, letter: str, wall: int) -> Project:
@@ -182,10 +186,9 @@ def with_strip(project: Project, line: Line, name: str) -> Project:
 
 def change_strip(project: Project, number: int, **changes: Any) -> Project:
     """Return the project with a strip changed, by its number from 1."""
-    rows = tuple(replace(s, **changes) if i == number else s for i, s in enumerate(project.strips, start=1))
-    return replace(project, strips=rows)
+    return replace(project, strips=rows.changed(project.strips, number, **changes))
 
 
 def without_strip(project: Project, number: int) -> Project:
-    """Return the project without a strip."""
-    return replace(project, strips=tuple(s for i, s in enumerate(project.strips, start=1) if i != number))
+    """Return the project without a strip; what was cut of it is forgotten, as numbers move up."""
+    return replace(without_number(project, STRIP, number), strips=rows.without(project.strips, number))

@@ -7,7 +7,7 @@ from collections.abc import Mapping, Sequence
 
 from ..cabinet.design import Case
 from ..case.base_frame import BaseFrame
-from ..reckoning import Book, Origin, Reckoned
+from ..reckoning import Book, Origin, Reckoned, added_up
 
 
 def carried_by(letter: str, row: Sequence[Case]) -> list[Case]:
@@ -34,11 +34,10 @@ def under_all(letter: str, row: Sequence[Case], widths: Mapping[str, Reckoned]) 
     carried = carried_by(letter, row)
     if len(carried) < 2:
         return None
-    total: Reckoned | None = None
-    for case in carried:
-        width = widths.get(case.letter) or Book(f"{case.letter}/").chosen(case.width, f"case {case.letter}", "width")
-        total = width.times(1) if total is None else total + width
-    assert total is not None
+    total = added_up(
+        widths.get(case.letter) or Book(f"{case.letter}/").chosen(case.width, f"case {case.letter}", "width")
+        for case in carried
+    )
     return Reckoned(
         total.length, "width over the cases", f"{carried[0].letter}/base.under", Origin.RECKONED, "", total.terms
     )

@@ -3,11 +3,9 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
-
 from ..cabinet.design import Case
 from ..case.counter.sheet_top import SheetTop
-from ..reckoning import Origin, Reckoned
+from ..reckoning import Origin, Reckoned, added_up
 from .line import Line
 
 
@@ -22,22 +20,18 @@ def covered(case: Case, line: Line) -> list[str]:
     return letters[at : at + case.counter.over]
 
 
-def counter_across(case: Case, line: Line, cases: Sequence[Case]) -> Reckoned | None:
+def counter_across(case: Case, line: Line) -> Reckoned | None:
     """Return the width of everything a case's counter lies on; ``None`` where that is the case alone.
 
     Args:
         case: the case.
         line: the run it stands in.
-        cases: all cases.
     """
     letters = covered(case, line)
     if len(letters) < 2:
         return None
     names = [place.letter for place in line.places]
     first, last = names.index(letters[0]), names.index(letters[-1])
-    total: Reckoned | None = None
-    for place in line.places[first : last + 1]:
-        total = place.width.times(1) if total is None else total + place.width
-    assert total is not None
+    total = added_up(place.width for place in line.places[first : last + 1])
     key = f"{case.letter}/counter.across"
     return Reckoned(total.length, "width it lies on", key, Origin.RECKONED, "", total.terms)

@@ -7,13 +7,13 @@ corner the run of the wall before takes its depth first. Hung cases share the wa
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, replace
 
 from ..cabinet.design import Case
 from ..case.base_hung import Hung
 from ..lengths import ZERO, Length
-from ..reckoning import Book, Origin, Reckoned, leaf
+from ..reckoning import Book, Origin, Reckoned, added_up, leaf
 from ..room.wall import End, Measured
 from .space import RunSpace
 
@@ -96,19 +96,27 @@ def width_of_space(space: RunSpace, number: int, shared: Mapping[int, Reckoned])
     return book.named(own + air.times(2), f"place of {words}", "place")
 
 
-class _Wall:
-    """The members of one wall, in order: cases as they stand in the project, each after the spaces before it."""
+def _members(
+    number: int, cases: Sequence[Case], spaces: Sequence[RunSpace], upper: bool
+) -> list[tuple[Case | None, int]]:
+    """Return the members of one wall, in order: cases as they stand in the project, each after the spaces before it.
 
-    def __init__(self, number: int, cases: Sequence[Case], spaces: Sequence[RunSpace], upper: bool) -> None:
-        self.members: list[tuple[Case | None, int]] = []
-        standing = [case for case in cases if case.in_alcove and case.wall == number]
-        own = [(i, s) for i, s in enumerate(spaces, start=1) if s.wall == number and s.upper is upper]
-        letters = {case.letter for case in standing}
-        for case in standing:
-            self.members += [(None, i) for i, space in own if space.before == case.letter]
-            if hangs(case) is upper or (upper and not hangs(case)):
-                self.members.append((case, 0))
-        self.members += [(None, i) for i, space in own if space.before not in letters]
+    Beside what hangs, a case that stands on the floor counts as far as it is higher than the lowest hung one.
+    """
+    standing = [case for case in cases if case.in_alcove and case.wall == number]
+    own = [(i, s) for i, s in enumerate(spaces, start=1) if s.wall == number and s.upper is upper]
+    letters, low = {case.letter for case in standing}, _lowest(standing)
+    members: list[tuple[Case | None, int]] = []
+    for case in standing:
+        members += [(None, i) for i, space in own if space.before == case.letter]
+        if hangs(case) is upper or (upper and low is not None and case.height > low):
+            members.append((case, 0))
+    return members + [(None, i) for i, space in own if space.before not in letters]
+
+
+def _lowest(cases: Iterable[Case]) -> Length | None:
+    """Return how high the lowest hung case hangs."""
+    return min((case.hang for case in cases if hangs(case)), default=None)
 
 
 def _taken(case: Case, widths: Mapping[str, Reckoned]) -> Reckoned:
@@ -152,15 +160,8 @@ def _line(
     corner: Line | None,
     floor: Line | None,
 ) -> tuple[Line, dict[str, Reckoned]]:
-    members = _Wall(room.number, cases, spaces, upper).members
-    hung_at = min((case.hang for case, _ in members if case is not None and hangs(case)), default=None)
-    if upper:
-        # Of what stands on the floor only that counts which is as high as the lowest hung case.
-        members = [
-            (case, space)
-            for case, space in members
-            if case is None or hangs(case) or (hung_at is not None and case.height > hung_at)
-        ]
+    members = _members(room.number, cases, spaces, upper)
+    hung_at = _lowest(case for case, _ in members if case is not None)
     start, usable = ZERO, room.usable
     taken_round = _round_the_corner(room, corner)
     if taken_round is not None:
@@ -193,9 +194,7 @@ def _line(
             low = case.hang if upper else ZERO
             places.append(Place(case.letter, 0, width, x, low, low + case.height, case.depth))
         x += width.length
-    total: Reckoned | None = None
-    for place in places:
-        total = place.width.times(1) if total is None else total + place.width
+    total = added_up(place.width for place in places) if places else None
     if total is not None:
         key = f"run{'' if room.number == 1 else room.number}{'.upper' if upper else ''}/width"
         total = Reckoned(total.length, "width of the run", key, Origin.RECKONED, "", total.terms)

@@ -7,7 +7,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from ..lengths import ZERO, Length
-from ..reckoning import Book, Origin, Reckoned, leaf
+from ..reckoning import Book, Origin, Reckoned, added_up, leaf
 from .line import Line, Place
 from .space import RunSpace, SpaceKind
 
@@ -63,10 +63,7 @@ def lengths(strip: RunStrip, number: int, line: Line, spaces: Sequence[RunSpace]
     """
     found = []
     for at, places in enumerate(stretches(line, spaces), start=1):
-        total: Reckoned | None = None
-        for place in places:
-            total = place.width.times(1) if total is None else total + place.width
-        assert total is not None
+        total = added_up(place.width for place in places)
         if strip.beyond:
             total = total + leaf(strip.beyond, "beyond each end", f"strip/{number}.beyond", Origin.CHOICE).times(2)
         book, words = Book(f"strip/{number}."), f"length of the {strip.name}"

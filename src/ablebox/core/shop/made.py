@@ -15,10 +15,11 @@ from ..cabinet.design import Case
 from ..cuts.problem import Block, Piece, Problem, Sawing, Supply
 from ..errors import AbleBoxError
 from ..lengths import Length
-from ..parts.fillers import FILLER, filler_parts
+from ..parts.fillers import filler_parts
 from ..parts.listing import Part, parts_list
-from ..parts.loose import LOOSE, loose_parts
-from ..parts.strips import STRIP, strip_parts
+from ..parts.loose import loose_parts
+from ..parts.strips import strip_parts
+from ..project.placed import FILLER, LOOSE, STRIP
 from ..project.tree import Project
 from ..reckoning import Reckoned
 from ..room.wall import Measured
@@ -67,16 +68,15 @@ class Made:
         self.rows = rows(project.cases, self.lines)
         same_shop = before is not None and before.project.rack is project.rack and before.units == project.units
         old = {built.case.letter: built for built in before._built} if before is not None and same_shop else {}
-        self._built: list[_Built] = [self._build(i, old.get(case.letter)) for i, case in enumerate(project.cases)]
+        self._built: list[_Built] = [self._build(case, old.get(case.letter)) for case in project.cases]
         self.assemblies: tuple[Assembly, ...] = tuple(built.assembly for built in self._built)
 
-    def _build(self, at: int, old: _Built | None) -> _Built:
+    def _build(self, case: Case, old: _Built | None) -> _Built:
         project = self.project
-        case = project.cases[at]
         row = next(row for row in self.rows if any(each is case for each in row))
         width, under = self.widths.get(case.letter), under_all(case.letter, row, self.widths)
         measured = {k: v for k, v in project.measured.items() if k.startswith(f"{case.letter}/")}
-        across = counter_across(case, self.line(case.wall), project.cases) if case.in_alcove else None
+        across = counter_across(case, self.line(case.wall)) if case.in_alcove else None
         now = width, under, across, measured
         if old is not None and old.case is case and (old.width, old.under, old.across, old.measured) == now:
             return old

@@ -24,9 +24,9 @@ from ...core.cabinet.switching import switched
 from ...core.drawing.part_view import part_view
 from ...core.drawing.shapes import Drawing
 from ...core.parts.listing import Part
-from ...core.parts.loose import LOOSE
 from ...core.parts.words import describe, edges
 from ...core.project.loose_edits import another
+from ...core.project.placed import LOOSE
 from ...core.shop.cut_off import cut_already, spoiled
 from .. import theme
 from ..desk import Desk

@@ -6,7 +6,7 @@ from __future__ import annotations
 from dataclasses import replace
 from functools import partial
 
-from PyQt6.QtWidgets import QApplication, QHBoxLayout, QMenu, QPushButton, QVBoxLayout
+from PyQt6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QVBoxLayout
 
 from ...core.drawing.room_view import room_view
 from ...core.lengths import ZERO, Length
@@ -20,6 +20,7 @@ from ..meter import Meter, simulated
 from ..widgets.drawing_view import DrawingView
 from ..widgets.length_field import LengthField
 from ..widgets.title_line import TitleLine
+from ..widgets.wall_tabs import WallTabs
 from ..widgets.words import Words
 from .room_tape import add_room, add_thing
 from .stage import Stage
@@ -39,10 +40,14 @@ class RoomStage(Stage):
         self._name.editingFinished.connect(self._rename)
         self.head.replaceWidget(self.heading, self._name)
         self.heading.hide()
-        self._tabs = QHBoxLayout()
-        self._tabs.setSpacing(6)
-        self.head.addLayout(self._tabs)
-        self._shown_tabs: object = None
+        self._tabs = WallTabs("wall")
+        self._tabs.picked.connect(lambda number: desk.selection.select(wall=number, number=""))
+        self.head.addWidget(self._tabs)
+        add = QPushButton("Add a wall")
+        add.setObjectName("add-wall")
+        add.clicked.connect(self.add_wall)
+        self.head.addWidget(add)
+        self._shown = 0
         self.drawing = DrawingView(desk, "alcove")
         self.drawing.clicked.connect(self._clicked)
         self.drawing.entered.connect(self._entered)
@@ -136,32 +141,21 @@ class RoomStage(Stage):
         self.select()
 
     def _walls(self) -> None:
-        """Offer the walls of the room, and another one."""
-        shown = ([wall.name for wall in self.desk.document.project.room.walls], self.number)
-        if shown != self._shown_tabs:
-            self._shown_tabs = shown
-            if self.isAncestorOf(QApplication.focusWidget()):
-                # The keyboard must not wander into a field when the tab that has it goes.
+        """Offer the walls of the room, and what is told of the one at hand."""
+        walls = self.desk.document.project.room.walls
+        self._tabs.show_walls([wall.name for wall in walls], self.number)
+        self._tabs.setVisible(len(walls) > 1)
+        if self.number != self._shown:
+            self._shown = self.number
+            if any(field.hasFocus() for field in self._fields):
+                # The keyboard must not wander into another field when the one that has it goes.
                 self.drawing.setFocus()
-            for layout in (self._tabs, self._field_row):
-                while layout.count():
-                    item = layout.takeAt(0)
-                    widget = item.widget() if item else None
-                    if widget is not None:
-                        widget.hide()
-                        widget.deleteLater()
-            if len(shown[0]) > 1:
-                for i, name in enumerate(shown[0], start=1):
-                    tab = QPushButton(name)
-                    tab.setObjectName(f"wall:{i}")
-                    tab.setCheckable(True)
-                    tab.setChecked(i == self.number)
-                    tab.clicked.connect(lambda _, i=i: self.desk.selection.select(wall=i, number=""))
-                    self._tabs.addWidget(tab)
-            add = QPushButton("Add a wall")
-            add.setObjectName("add-wall")
-            add.clicked.connect(self.add_wall)
-            self._tabs.addWidget(add)
+            while self._field_row.count():
+                item = self._field_row.takeAt(0)
+                widget = item.widget() if item else None
+                if widget is not None:
+                    widget.hide()
+                    widget.deleteLater()
             self._fields = []
             for key, words in (
                 ("room/tape.body", "tape body"),
@@ -182,7 +176,7 @@ class RoomStage(Stage):
         if wall is not None and wall <= len(self.desk.document.project.room.walls) and wall != self.number:
             self.desk.selection.select(wall=wall)
             return
-        if self._shown_tabs is not None and self._shown_tabs[1] != self.number:  # type: ignore[index]
+        if self._shown not in (0, self.number):
             self.refresh()
             return
         self.drawing.show_drawing(room_view(self.desk.document.made, self.number, self.desk.selection.number))
@@ -224,9 +218,9 @@ class RoomStage(Stage):
         at = chosen[1] - 1
         old = wall.widths[at]
         new = replace(old, read=length, method=old.method if old.method.adds_body else Method.METER)
-        rows = (*wall.widths[:at], new, *wall.widths[at + 1 :])
+        widths = (*wall.widths[:at], new, *wall.widths[at + 1 :])
         key = self.desk.selection.number
-        self._put(f"{old.place}: read by the meter", widths=rows)
+        self._put(f"{old.place}: read by the meter", widths=widths)
         following = self._following(key)
         if following:
             self.desk.selection.select(number=following)

@@ -6,7 +6,7 @@ from __future__ import annotations
 from dataclasses import replace
 from functools import partial
 
-from PyQt6.QtWidgets import QApplication, QHBoxLayout, QMenu, QPushButton, QStackedWidget, QVBoxLayout, QWidget
+from PyQt6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QStackedWidget, QVBoxLayout, QWidget
 
 from ...core.cabinet.kinds import KINDS
 from ...core.drawing.plan_view import plan_view
@@ -22,6 +22,7 @@ from ...core.run.strip import NAMES
 from ...core.shop.story import case_stick, wall_stick
 from ..desk import Desk
 from ..widgets.drawing_view import DrawingView
+from ..widgets.wall_tabs import WallTabs
 from ..widgets.words import Words
 from .run_drawing import RunDrawing
 from .run_tape import add_case_in_run, add_line, add_space, add_strips
@@ -36,10 +37,9 @@ class RunStage(Stage):
 
     def __init__(self, desk: Desk) -> None:
         super().__init__(desk)
-        self._tabs = QHBoxLayout()
-        self._tabs.setSpacing(6)
-        self.head.addLayout(self._tabs)
-        self._shown_tabs: object = None
+        self._tabs = WallTabs("run-wall")
+        self._tabs.picked.connect(self._show_wall)
+        self.head.addWidget(self._tabs)
         self._views: dict[str, QPushButton] = {}
         for name, words in (("plan", "From above"), ("sticks", "Story sticks")):
             button = QPushButton(words)
@@ -159,6 +159,11 @@ class RunStage(Stage):
                     return line, i
         return None
 
+    def _line(self) -> Line:
+        """Return the run of what is selected, or the one on the floor."""
+        here = self.at_hand()
+        return here[0] if here is not None else self.lines()[0]
+
     def _is_chosen(self, place: Place) -> bool:
         if self.space:
             return place.space == self.space
@@ -176,29 +181,7 @@ class RunStage(Stage):
 
     def refresh(self) -> None:
         """Show the runs as they stand."""
-        self._walls()
         self.select()
-
-    def _walls(self) -> None:
-        shown = ([wall.name for wall in self.desk.document.project.room.walls], self.number)
-        if shown == self._shown_tabs:
-            return
-        self._shown_tabs = shown
-        if self.isAncestorOf(QApplication.focusWidget()):
-            self.drawing.setFocus()
-        while self._tabs.count():
-            item = self._tabs.takeAt(0)
-            widget = item.widget() if item else None
-            if widget is not None:
-                widget.hide()
-                widget.deleteLater()
-        for i, name in enumerate(shown[0], start=1):
-            tab = QPushButton(name)
-            tab.setObjectName(f"run-wall:{i}")
-            tab.setCheckable(True)
-            tab.setChecked(i == self.number)
-            tab.clicked.connect(lambda _, i=i: self._show_wall(i))
-            self._tabs.addWidget(tab)
 
     def _show_wall(self, number: int) -> None:
         first = next((p.letter for p in self.desk.document.made.line(number).places if p.letter), None)
@@ -217,7 +200,7 @@ class RunStage(Stage):
             self.desk.selection.select(wall=wall)
             return
         self._shown_case = (case, self.space)
-        self._walls()
+        self._tabs.show_walls([wall.name for wall in self.desk.document.project.room.walls], self.number)
         made = self.desk.document.made
         self.heading.set_text("The run")
         self.under.set_text(self._words())
@@ -256,32 +239,20 @@ class RunStage(Stage):
         if here is None:
             return
         line, at = here
-        place, made = line.places[at], self.desk.document.made
         if not 0 <= at + by < len(line.places):
             return
         after = run_edits.moved(self.desk.document.project, line, at, by)
-        where = "left" if by < 0 else "right"
-        width = place.width
-        self._change(f"Move {place.name} to the {where}", after)
-        if place.space:
-            # Spaces keep their numbers in the order they stand in: find the one that was moved.
-            spaces = made.project.spaces[place.space - 1]
-            now = next(
-                (p.space for p in self.desk.document.made.line(line.wall, line.upper).places
-                 if p.space and self.desk.document.project.spaces[p.space - 1].name == spaces.name
-                 and p.width.length == width.length and p.x != place.x), place.space)  # fmt: skip
-            self.desk.selection.select(number=f"space/{now}.width")
+        self._change(f"Move {line.places[at].name} to the {'left' if by < 0 else 'right'}", after)
+        now = self.desk.document.made.line(line.wall, line.upper).places[at + by]
+        if now.space and self.desk.document.project == after:
+            self.desk.selection.select(number=f"space/{now.space}.width")
 
     def add(self, kind: SpaceKind) -> None:
         """Put a space before what is selected, or at the end of the run on the floor."""
-        here = self.at_hand()
-        line = here[0] if here is not None else self.lines()[0]
-        before = ""
-        if here is not None:
+        here, line, before = self.at_hand(), self._line(), ""
+        # A filler asked for at the last case goes between it and the wall.
+        if here is not None and not (kind is SpaceKind.FILLER and here[1] == len(line.places) - 1):
             before = next((p.letter for p in line.places[here[1] :] if p.letter), "")
-            if here[1] == len(line.places) - 1 and kind is SpaceKind.FILLER and line.places[here[1]].letter:
-                # A filler asked for at the last case goes between it and the wall.
-                before = ""
         after = run_edits.with_space(self.desk.document.project, kind, line, before)
         self._change(f"Add {'an' if kind.words[0] in 'aeiou' else 'a'} {kind.words}", after)
         self.desk.selection.select(number=f"space/{len(after.spaces)}.width")
@@ -300,29 +271,25 @@ class RunStage(Stage):
 
     def add_strip(self, name: str) -> None:
         """Put a strip along the run of what is selected."""
-        here = self.at_hand()
-        line = here[0] if here is not None else self.lines()[0]
+        line = self._line()
         self._change(f"Add a {name}", run_edits.with_strip(self.desk.document.project, line, name))
         self.desk.selection.select(number="")
 
     def share_out(self) -> None:
         """Let all cases of the run share its width equally."""
-        here = self.at_hand()
-        line = here[0] if here is not None else self.lines()[0]
+        line = self._line()
         self._change("Share the width out", run_edits.share_out(self.desk.document.project, line))
 
     def in_modules(self) -> None:
         """Make what follows the run as many modules wide as it can be; a filler takes what is left."""
-        here = self.at_hand()
-        line = here[0] if here is not None else self.lines()[0]
+        line = self._line()
         project = self.desk.document.project
         module = run_edits.usual_module(project.units.system)
         self._change(f"Widths in modules of {project.units.write(module)}", run_edits.in_modules(project, line, module))
 
     def mirror(self) -> None:
         """Put the run the other way round."""
-        here = self.at_hand()
-        line = here[0] if here is not None else self.lines()[0]
+        line = self._line()
         self._change("Mirror the run", run_edits.mirrored(self.desk.document.project, line))
 
     def tape(self, column: QVBoxLayout) -> None:
