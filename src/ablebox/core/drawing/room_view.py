@@ -18,8 +18,8 @@ from .shapes import Area, Dimension, Drawing, Label, Path, Point, Shape
 BOW = 12
 _WALL = 150.0
 _HEIGHT_IF_UNKNOWN = inches(90)
-#: Room for the name of a reading at the left: points for a letter, and so many letters at most.
-_LETTER, _LETTERS = 7.6, 16
+#: Room for the name of a reading at the left: points for a letter, and so many letters at least and at most.
+_LETTER, _FEWEST, _LETTERS = 7.6, 10, 16
 
 
 def room_view(made: Made, number: int = 1, chosen: str = "") -> Drawing:
@@ -31,7 +31,7 @@ def room_view(made: Made, number: int = 1, chosen: str = "") -> Drawing:
         chosen: key of the obstacle, stud or height that is selected.
     """
     room = made.rooms[number - 1]
-    longest = max((len(width.place) for width in room.wall.widths), default=0)
+    longest = max([_FEWEST, *(len(width.place) for width in room.wall.widths)])
     drawing = Drawing(room.wall.name, beside=12 + min(longest, _LETTERS) * _LETTER)
     height = _height(room)
     widths = [width.length.mm for width in room.widths]
@@ -115,18 +115,18 @@ def _levels(made: Made, drawing: Drawing, room: Measured, width: float, height: 
         drawing.add(Path(tuple(points), colour, 1.6))
         for i, level in enumerate(levels, start=1):
             key = f"{room.prefix}{name}.{i}.high"
-            text = made.units.write(level.high)
+            text, at_left = made.units.write(level.high), not level.at
             drawing.add(
                 Label(
                     level.at.mm,
                     level.high.mm,
                     text,
                     10,
-                    "middle",
+                    "start" if at_left else "end" if level.at.mm >= width else "middle",
                     colour,
                     True,
                     f"key:{key}",
-                    shift=(0, 11 if name == "floor" else -11),
+                    shift=(4 if at_left else 0, 11),
                 )
             )
 
