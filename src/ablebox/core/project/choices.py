@@ -13,10 +13,10 @@ import re
 from dataclasses import replace
 from typing import Any
 
-from .. import rows
 from ..cabinet import places
 from ..lengths import ZERO, Length, millimetres
 from ..room.wall import number_of
+from . import rows
 from .choice import Choice
 from .loose_edits import loose_choice
 from .rack_choices import edging_choice, hardware_choice, stock_choice

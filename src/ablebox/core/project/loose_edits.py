@@ -8,9 +8,9 @@ from collections.abc import Iterable
 from dataclasses import replace
 from typing import Any
 
-from .. import rows
 from ..lengths import inches, millimetres
 from ..units import System
+from . import rows
 from .choice import Choice
 from .placed import LOOSE, without_number
 from .tree import LoosePart, Project

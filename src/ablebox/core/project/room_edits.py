@@ -6,12 +6,12 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Any
 
-from .. import rows
 from ..lengths import ZERO, Length, inches, millimetres
 from ..room.obstacle import usual
 from ..room.room import Corner, Way
 from ..room.wall import End, Level, Wall, first_readings, height_at
 from ..units import System
+from . import rows
 from .run_edits import without_space, without_strip
 from .tree import Project
 

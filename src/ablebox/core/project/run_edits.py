@@ -6,13 +6,13 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Any
 
-from .. import rows
 from ..cabinet.design import Case
 from ..lengths import ZERO, Length, inches, millimetres
 from ..run.line import Line, Place, hangs
 from ..run.space import RunSpace, SpaceKind
 from ..run.strip import RunStrip
 from ..units import System
+from . import rows
 from .placed import FILLER, STRIP, with_numbers, without_number
 from .tree import Project
 
