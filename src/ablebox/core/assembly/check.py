@@ -10,6 +10,7 @@ from dataclasses import dataclass
 from itertools import combinations
 
 from ..lengths import Length
+from .footprint import apart
 from .part import Assembly, Cut, Holes, Placed
 from .solid import AXES, Box, volume_left
 
@@ -41,7 +42,7 @@ def check(assembly: Assembly) -> list[Flaw]:
 
 def _solid_parts(assembly: Assembly) -> list[Flaw]:
     flaws = []
-    for part in assembly.parts:
+    for part in (each.told for each in assembly.parts):
         box = part.box
         if box.volume <= 0 or min(size.ticks for size in box.size) <= 0:
             flaws.append(Flaw("size", (part.role,), f"{part.name} has no size"))
@@ -51,7 +52,7 @@ def _solid_parts(assembly: Assembly) -> list[Flaw]:
             if cut.box.volume <= 0 or box.meet(cut.box) != cut.box:
                 flaws.append(Flaw("stray", (part.role,), f"{cut.kind.value} {cut.name} is not inside {part.name}"))
         for holes in part.holes:
-            wood = [box, *(other.box for other in assembly.parts if part.glued and other.glued == part.glued)]
+            wood = [box, *(other.told.box for other in assembly.parts if part.glued and other.glued == part.glued)]
             if any(volume_left(_bored(box, holes, centre), wood) for centre in holes.centres):
                 flaws.append(Flaw("stray", (part.role,), f"{holes.name} are not inside {part.name}"))
     return flaws
@@ -68,6 +69,11 @@ def _bored(box: Box, holes: Holes, centre: tuple[int, int, int]) -> Box:
 def _shared_space(assembly: Assembly) -> list[Flaw]:
     flaws = []
     for one, other in combinations(assembly.parts, 2):
+        if one.straight is not None and other.straight is not None:
+            # Both stand across the same corner: they are compared as one stands straight before them.
+            one, other = one.straight, other.straight
+        elif (one.footprint or other.footprint) and apart(one.ring, other.ring):
+            continue
         if one.box.meets(other.box) and volume_left(
             one.box.meet(other.box), [cut.box for cut in one.cuts + other.cuts]
         ):
@@ -77,11 +83,13 @@ def _shared_space(assembly: Assembly) -> list[Flaw]:
 
 def _filled_cuts(assembly: Assembly) -> list[Flaw]:
     flaws = []
-    for part in assembly.parts:
+    for placed in assembly.parts:
+        part = placed.told
+        beside = [other.told for other in assembly.parts if (other.straight is None) == (placed.straight is None)]
         for cut in part.cuts:
             if not cut.kind.holds_a_part:
                 continue
-            mates = [other for other in assembly.parts if other is not part and other.box.meets(cut.box)]
+            mates = [other for other in beside if other is not part and other.box.meets(cut.box)]
             words = f"{cut.kind.value} {cut.name} in {part.name}"
             if not mates:
                 flaws.append(Flaw("empty", (part.role,), f"nothing is in the {words}"))

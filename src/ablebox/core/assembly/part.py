@@ -9,6 +9,7 @@ from enum import Enum
 from ..lengths import ZERO, Length
 from ..reckoning import Reckoned
 from ..stock import Edging, Grain
+from .footprint import Ring, Slant, bounds, rectangle
 from .solid import Box
 
 
@@ -53,11 +54,18 @@ class CutKind(Enum):
     MORTISE = "mortise"
     SHOULDER = "tenon shoulder"
     MITRE = "mitre"
+    BEVEL = "bevel"
+    CORNER = "corner cut off"
 
     @property
     def holds_a_part(self) -> bool:
         """Whether another part must fill it."""
-        return self not in (CutKind.NOTCH, CutKind.WINDOW, CutKind.SHOULDER, CutKind.MITRE)
+        return not self.slants and self not in (CutKind.NOTCH, CutKind.WINDOW, CutKind.SHOULDER)
+
+    @property
+    def slants(self) -> bool:
+        """Whether only a slanting half of its box is taken out."""
+        return self in (CutKind.MITRE, CutKind.BEVEL, CutKind.CORNER)
 
 
 @dataclass(frozen=True, slots=True)
@@ -140,6 +148,9 @@ class Placed:
         tilt: how a sloping part leans; ``None`` if it lies along the axes.
         glued: what it is glued up into before that is worked on: holes may go on into the other parts of it.
         matched: whether its grain runs on into its neighbours.
+        footprint: corners of its true form seen from above, in ticks; empty for a rectangle along the axes.
+        straight: the same part as it is where one stands straight before it, with what is cut and bored into it, where it
+            stands across a corner; its own box is then the space around it. ``None`` for any other.
     """
 
     role: str
@@ -161,6 +172,8 @@ class Placed:
     tilt: Tilt | None = None
     glued: str = ""
     matched: bool = False
+    footprint: Ring = ()
+    straight: Placed | None = None
 
     #: The space it takes up before anything is cut out of it; for a sloping part the space around it.
     box: Box = field(init=False, compare=False, repr=False)
@@ -171,7 +184,21 @@ class Placed:
         for axis, size in zip(self.axes, (self.length, self.width, self.thickness), strict=True):
             sizes[axis] = size.length
         space = self.tilt.space if self.tilt is not None else (sizes[0], sizes[1], sizes[2])
-        object.__setattr__(self, "box", Box.at(self.corner, space))
+        box = Box.at(self.corner, space)
+        if self.straight is not None:
+            x0, x1, y0, y1 = bounds(self.footprint)
+            box = Box((x0, y0, box.low[2]), (x1, y1, box.high[2]))
+        object.__setattr__(self, "box", box)
+
+    @property
+    def told(self) -> Placed:
+        """The part as it lies before someone who works on it."""
+        return self.straight or self
+
+    @property
+    def ring(self) -> Ring:
+        """Its form seen from above."""
+        return self.footprint or rectangle(*self.box.span(0), *self.box.span(1))
 
     def reach(self, axis: int) -> tuple[Length, Length]:
         """Return where it starts and ends along an axis."""
@@ -279,6 +306,8 @@ class Assembly:
         bought: what is bought for it and fixed to it, as it was chosen.
         bays: the spaces inside it, for those who draw or check them.
         fronts: the places of its fronts.
+        slant: the line its face stands on, where that goes across a corner; ``None`` for any other case.
+        ring: its form seen from above, in ticks; empty for a rectangle.
     """
 
     letter: str
@@ -290,6 +319,8 @@ class Assembly:
     bought: tuple[Bought, ...] = ()
     bays: tuple[BaySpace, ...] = ()
     fronts: tuple[FrontSpace, ...] = ()
+    slant: Slant | None = None
+    ring: Ring = ()
 
     @property
     def hardware(self) -> dict[str, int]:

@@ -9,6 +9,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 
 from ..lengths import Length
+from .footprint import Slant, rectangle
 from .part import Assembly, BaySpace, Cut, Face, Holes, Placed
 from .solid import Box
 
@@ -110,6 +111,8 @@ class Turn:
 def seen_from(assembly: Assembly, side: str) -> Assembly:
     """Return a case as it is for someone standing before one of its sides, with the fronts of that side only."""
     fronts = tuple(space for space in assembly.fronts if space.side == side)
+    if side == "front" and assembly.slant is not None:
+        return _straight_on(assembly, assembly.slant)
     if side == "front":
         return assembly if len(fronts) == len(assembly.fronts) else replace(assembly, fronts=fronts)
     width, height, depth = assembly.outside
@@ -122,3 +125,29 @@ def seen_from(assembly: Assembly, side: str) -> Assembly:
         bays=tuple(turn.bay(bay) for bay in assembly.bays),
         fronts=fronts,
     )
+
+
+def _straight_on(assembly: Assembly, slant: Slant) -> Assembly:
+    """Return a corner case as one sees it straight before its face: what stands beside the face is left away."""
+    face = next(number for number in assembly.sums if number.key.endswith("/plan.across"))
+    parts = []
+    for part in assembly.parts:
+        if part.straight is not None:
+            parts.append(part.straight)
+            continue
+        seen = [slant.seen(corner) for corner in part.ring]
+        left, right = max(0, min(u for u, _ in seen)), min(slant.length, max(u for u, _ in seen))
+        if left < right:
+            near, far = min(v for _, v in seen), max(v for _, v in seen)
+            ring = rectangle(left, right, near, far)
+            parts.append(replace(part, cuts=(), holes=(), footprint=ring, straight=part))
+    bays = tuple(_face_of(bay, parts, slant) for bay in assembly.bays)
+    return replace(assembly, outside=(face, *assembly.outside[1:]), parts=tuple(parts), bays=bays, slant=None, ring=())
+
+
+def _face_of(bay: BaySpace, parts: list[Placed], slant: Slant) -> BaySpace:
+    """Return the space behind a face across a corner, as wide as the face is open."""
+    left = next(part.box.high[0] for part in parts if part.role == "side.left")
+    right = next(part.box.low[0] for part in parts if part.role == "side.right")
+    low, high = (left, 0, bay.box.low[2]), (right, slant.length // 2, bay.box.high[2])
+    return replace(bay, box=Box(low, high))

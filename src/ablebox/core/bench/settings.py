@@ -45,7 +45,7 @@ def settings(made: Made) -> list[Setting]:
 
 
 def _of(assembly: Assembly) -> Iterator[tuple[str, tuple[tuple[str, Length], ...]]]:
-    for part in assembly.parts:
+    for part in (each.told for each in assembly.parts):
         for holes in part.holes:
             if holes.name == "hinge cups":
                 yield "hinge cups", _cups(part, holes)

@@ -18,7 +18,7 @@ from ..case.extra.apply import worked
 from ..case.frame.face_frame import FaceFrame
 from ..case.inside.fill import check_channels, fill
 from ..case.inside.space import Space
-from ..case.joint.over import LaidOver
+from ..case.plan_diagonal import Diagonal
 from ..case.scribe import scribed
 from ..case.shell import LEFT, RIGHT, Lines, Shell, Work
 from ..fronts.edges import Edges
@@ -29,6 +29,8 @@ from ..reckoning import Book, Reckoned
 from ..stock import Rack
 from ..units import Units
 from .design import Case
+from .diagonal import build_diagonal
+from .setting_out import known, lines_of, shell_of
 
 
 def build(
@@ -55,8 +57,10 @@ def build(
         SizeImpossible: if the choices leave a part with no size.
         KeyError: if the rack lacks stock the design names.
     """
-    shell = _shell(case, rack, units, Book(f"{case.letter}/", measured or {}), width)
-    lines = _lines(case, shell)
+    shell = shell_of(case, rack, units, Book(f"{case.letter}/", measured or {}), width)
+    if isinstance(case.plan, Diagonal):
+        return build_diagonal(case, case.plan, shell)
+    lines = lines_of(case, shell)
     work = sides.build(shell, lines)
     if isinstance(case.kick, BaseFrame):
         work.add(case.kick.build(shell, lines, under))
@@ -100,7 +104,7 @@ def build(
         letter=case.letter,
         outside=(shell.over_sides, shell.height, shell.depth),
         parts=worked(shell, case.extras, scribed(shell, case.scribes, parts)),
-        sums=(shell.width, shell.height, shell.depth, *_known(lines), *work.sums),
+        sums=(shell.width, shell.height, shell.depth, *known(lines), *work.sums),
         proud=case.frame.proud,
         rests_on=lines.line.length if lifted and not to_floor else ZERO,
         bought=tuple(work.bought),
@@ -154,77 +158,6 @@ def _keep_apart(shell: Shell, before: tuple[Placed, ...], fronts: Work) -> None:
                 raise shell.refuse(
                     front.name, f"it would stand where the {other.name} is", "Move one of them, or choose another fit."
                 )
-
-
-def _known(lines: Lines) -> list[Reckoned]:
-    numbers = (lines.line, lines.floor, lines.floor_top, lines.ceiling, lines.clear_depth, lines.side_depth)
-    return [number for number in numbers if number.key]
-
-
-def _shell(case: Case, rack: Rack, units: Units, book: Book, width: Reckoned | None) -> Shell:
-    shell = Shell(
-        letter=case.letter,
-        book=book,
-        units=units,
-        rack=rack,
-        width=width or book.chosen(case.width, "case width", "width"),
-        height=book.chosen(case.height, "case height", "height"),
-        depth=book.chosen(case.depth, "case depth", "depth"),
-        goods=rack.sheet_goods(case.goods),
-        edging=rack.edging(case.edging),
-    )
-    mid_stile = case.frame.mid_stile if isinstance(case.frame, FaceFrame) else ZERO
-    return replace(
-        shell,
-        frame=case.frame.thickness(shell),
-        mid_stile=mid_stile,
-        proud=case.frame.proud,
-        set_in=case.set_in,
-        load=case.load,
-    )
-
-
-def _lines(case: Case, shell: Shell) -> Lines:
-    """Return the lines the schools agree on.
-
-    Raises:
-        SizeImpossible: if a bottom is to lie under sides that reach further down.
-    """
-    book = shell.book
-    base_foot, line = case.kick.foot(shell), case.kick.line(shell)
-    floor = case.frame.floor(shell, line)
-    thickness = shell.goods.reckoned_thickness("bottom thickness", shell.units)
-    floor_top = book.named(floor + thickness if floor.length else thickness.times(1), "top of the bottom", "floor")
-    foot = base_foot
-    if isinstance(case.bottom.joint, LaidOver):
-        if base_foot.length != floor.length:
-            raise shell.refuse(
-                "bottom under the sides", "the sides go on below it", "Take dadoes, or another base, or no face frame."
-            )
-        foot = floor_top
-    ceiling, side_top = case.top.ceiling(shell), case.top.side_top(shell)
-    clear = ceiling.length - floor_top.length
-    shell.need(clear, shell.thickness.length, "clear height inside", "Make the case higher or the kick lower.")
-    side_depth = case.back.side_depth(shell)
-    shell.need(case.set_in, ZERO, "what is to be scribed", "Type 0 or more.")
-    if case.set_in:
-        if case.back.over_edges:
-            raise shell.refuse("sides to be scribed", "the back lies on over their edges", "Take another back, or 0.")
-        side_depth = book.named(side_depth + shell.to_scribe, "side depth", "side.depth")
-    stands_on_bottom = isinstance(case.bottom.joint, LaidOver) and not case.back.over_edges
-    return Lines(
-        foot=foot,
-        line=line,
-        floor=floor,
-        floor_top=floor_top,
-        ceiling=ceiling,
-        side_top=side_top,
-        clear_depth=case.back.clear_depth(shell),
-        side_depth=side_depth,
-        back_foot=floor_top if stands_on_bottom else floor,
-        top=case.top.role,
-        nailer=case.top.nailer,
-    )
 
 
 def _space(case: Case, shell: Shell, lines: Lines, work: Work) -> Space:

@@ -47,6 +47,8 @@ from ..case.joint.dado import Dado
 from ..case.joint.over import LaidOver
 from ..case.joint.rabbet import Rabbet
 from ..case.kick_notched import NotchedKick
+from ..case.plan_diagonal import Diagonal
+from ..case.plan_straight import Straight
 from ..case.scribe import Scribe
 from ..case.top_full import FullTop
 from ..case.top_none import NoTop
@@ -83,9 +85,11 @@ Top = TwoStretchers | FullTop | NoTop
 Back = GroovedBack | LaidOnBack | RabbetedBack | ThickBack | NoBack
 Fronts = FaceFronts | NoFronts
 Counter = NoCounter | SheetTop
+Plan = Straight | Diagonal
 
 #: For each thing a case has: the name a school has in files -> its record.
 SCHOOLS: dict[str, dict[str, type]] = {
+    "plan": {"straight": Straight, "diagonal": Diagonal},
     "frame": {"frameless": Frameless, "face-frame": FaceFrame},
     "kick": {
         "notched": NotchedKick, "base-frame": BaseFrame, "feet": Feet, "skirt": Skirt, "legs": Legs,
@@ -159,6 +163,7 @@ class Case:
         wall: number of the wall it stands at, from 1.
         hang: how high the lower edge of a case that hangs is over the floor.
         copies: how many are made of it, all alike; those beyond the first stand in no run.
+        plan: its form seen from above.
     """
 
     letter: str
@@ -190,6 +195,7 @@ class Case:
     wall: int = 1
     hang: Length = inches(54)
     copies: int = 1
+    plan: Plan = field(default_factory=Straight)
 
     def __post_init__(self) -> None:
         if not (self.letter.isascii() and self.letter.isalpha() and self.letter.isupper() and len(self.letter) <= 2):

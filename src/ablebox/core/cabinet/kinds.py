@@ -20,7 +20,9 @@ from ..case.inside.hanging_rod import HangingRod
 from ..case.inside.layout import Bay, Columns, Rows
 from ..case.inside.shelves_on_pins import PinShelves
 from ..case.joint.dado import Dado
+from ..case.joint.rabbet import Rabbet
 from ..case.kick_notched import NotchedKick
+from ..case.plan_diagonal import Diagonal
 from ..case.top_full import FullTop
 from ..case.top_stretchers import TwoStretchers
 from ..fronts.cell.door import Door
@@ -112,6 +114,18 @@ def _corner(case: Case) -> Case:
     return replace(case, inside=Bay((PinShelves(1),)), fronts=fronts)
 
 
+def _diagonal(case: Case) -> Case:
+    return replace(
+        case, plan=Diagonal(), top=FullTop(Rabbet()), back=ThickBack(), inside=Bay((PinShelves(1),)),
+        fronts=FaceFronts(face=Door("left")),
+    )  # fmt: skip
+
+
+def _diagonal_wall(case: Case) -> Case:
+    corner = Diagonal(inches(12), inches(12))
+    return replace(_diagonal(case), kick=Hung(), plan=corner, inside=Bay((PinShelves(2),)), load="kitchen")
+
+
 def _island(case: Case) -> Case:
     return replace(case, kick=NotchedKick(both_sides=True), back=ThickBack())
 
@@ -129,9 +143,11 @@ KINDS: dict[str, Kind] = {
     "base": Kind("Base, two doors", ("24", "34 1/2", "23 1/4"), (600, 870, 580), lambda case: case),
     "drawers": Kind("Drawer base", ("24", "34 1/2", "23 1/4"), (600, 870, 580), _drawers),
     "corner": Kind("Corner base, blind at its right", ("45", "34 1/2", "23 1/4"), (1150, 870, 580), _corner),
+    "diagonal": Kind("Corner base, face across it", ("36", "34 1/2", "36"), (900, 870, 900), _diagonal),
     "sink": Kind("Sink base", ("36", "34 1/2", "23 1/4"), (900, 870, 580), _sink),
     "vanity": Kind("Vanity", ("36", "32 1/2", "21"), (900, 820, 530), _vanity),
     "wall": Kind("Wall case", ("30", "30", "12"), (800, 760, 320), _wall),
+    "diagonal-wall": Kind("Corner wall case, face across it", ("24", "30", "24"), (600, 760, 600), _diagonal_wall),
     "over": Kind("Over an appliance", ("36", "15", "24"), (900, 380, 600), _over_appliance),
     "tall": Kind("Tall, pantry or linen", ("24", "84", "23 1/4"), (600, 2130, 580), _tall),
     "wardrobe": Kind("Wardrobe", ("36", "84", "24"), (900, 2130, 600), _wardrobe),

@@ -60,7 +60,7 @@ class Feet:
         wide = shell.over_sides.length
         feet = 2 * (2 + (wide.ticks - 1) // _FOOT.ticks)
         work = Work(sums=[lines.line])
-        self._buy(shell, work, feet)
+        self.buy(shell, work, feet)
         if not self.kick:
             return work
         book = shell.book
@@ -81,7 +81,7 @@ class Feet:
         work.sums += [setback, clear]
         return work
 
-    def _buy(self, shell: Shell, work: Work, feet: int) -> None:
+    def buy(self, shell: Shell, work: Work, feet: int) -> None:
         """Choose the feet by their height: the nearest that can be turned to it."""
         write = shell.units.write
         item = min(shell.hardware("foot"), key=lambda foot: (abs((foot.length - self.height).ticks), foot.length))

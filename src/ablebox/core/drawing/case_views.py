@@ -7,13 +7,14 @@ from dataclasses import replace
 
 from ..assembly.part import Assembly, Placed
 from ..assembly.solid import Box
+from ..assembly.turned import seen_from
 from ..lengths import TICKS_PER_MM, Length
 from ..parts.listing import Part
 from ..reckoning import Reckoned
 from ..shop.made import Made
 from .cut_through import cut_part, cut_rects, outline
 from .from_the_front import part_from_the_front, pulls_of, swing_of
-from .shapes import Area, Circle, Dimension, Drawing, Path
+from .shapes import Area, Circle, Dimension, Drawing, Label, Path
 
 
 def codes_by_role(parts: list[Part], letter: str) -> dict[str, str]:
@@ -41,7 +42,7 @@ def elevation(made: Made, letter: str, open_doors: bool = False, bay_lit: str = 
         open_doors: leave the doors away and show what is behind them.
         bay_lit: path of the bay that is selected.
     """
-    assembly = made.assembly(letter)
+    assembly = seen_from(made.assembly(letter), "front")
     codes = codes_by_role(made.parts, letter)
     drawing = Drawing(f"Case {letter}, front")
     closed = not open_doors and any(part.stands == "front" for part in assembly.parts)
@@ -278,6 +279,24 @@ def _section_dimensions(made: Made, drawing: Drawing, assembly: Assembly, carcas
             drawing.add(_dimension(made, width, False, z0, z1, min(0.0, _mm(roles[role].box.low[1])), -0.7))
 
 
+def _plan_across(made: Made, drawing: Drawing, assembly: Assembly) -> Drawing:
+    """Dimension a corner case from above: along both walls, both sides, and the face across."""
+    slant, letter = assembly.slant, assembly.letter
+    assert slant is not None
+    width, _, depth = assembly.outside
+    w, d, a, b = width.length.mm, depth.length.mm, _mm(slant.a), _mm(slant.b)
+    left, right, across = (made.numbers[f"{letter}/plan.{name}"] for name in ("left", "right", "across"))
+    middle = made.units.write(across.length)
+    drawing.add(
+        _dimension(made, width, True, 0, w, d, 1.1),
+        _dimension(made, depth, False, 0, d, w, 1.1),
+        _dimension(made, left, False, a, d, 0, -1.2),
+        _dimension(made, right, True, b, w, 0, -1.2),
+        Label(b * 0.5, a * 0.5, middle, 12, "middle", "dimension", hot=f"key:{across.key}", shift=(-22, 22)),
+    )
+    return drawing
+
+
 def plan(made: Made, letter: str) -> Drawing:
     """Return the case cut through level, seen from above; the front is at the lower edge."""
     assembly = made.assembly(letter)
@@ -290,6 +309,8 @@ def plan(made: Made, letter: str) -> Drawing:
     width, _, depth = assembly.outside
     inside = made.numbers[f"{letter}/inside.width"]
     w, d = width.length.mm, depth.length.mm
+    if assembly.slant is not None:
+        return _plan_across(made, drawing, assembly)
     t = assembly.part("side.left").thickness.length.mm
     drawing.add(
         _dimension(made, width, True, 0, w, d, 1.1),

@@ -6,9 +6,10 @@ from __future__ import annotations
 from collections.abc import Iterator
 from itertools import pairwise
 
-from ..assembly.part import CutKind, Placed
+from ..assembly.footprint import span_at
+from ..assembly.part import Placed
 from ..lengths import TICKS_PER_MM
-from .shapes import Area, Item, Path
+from .shapes import Area, Item, Path, Shape
 
 #: For each way of looking: the axis to the right, the axis up, and the axis looked along.
 WAYS = {"front": (0, 2, 1), "side": (1, 2, 0), "plan": (0, 1, 2)}
@@ -35,9 +36,16 @@ def cut_rects(part: Placed, way: str, at: int) -> tuple[_Rect, list[_Rect]] | No
     gaps = [
         (*cut.box.span(right), *cut.box.span(up))
         for cut in part.cuts
-        if cut.kind is not CutKind.MITRE and cut.box.low[along] <= at < cut.box.high[along]
+        if not cut.kind.slants and cut.box.low[along] <= at < cut.box.high[along]
     ]
-    return (*box.span(right), *box.span(up)), gaps
+    across = box.span(right)
+    if part.footprint and way in ("side", "front"):
+        # Of a form that is no rectangle from above, a plane meets only as much as there is of it there.
+        met = span_at(part.footprint, along, at)
+        if met is None:
+            return None
+        across = met
+    return (*across, *box.span(up)), gaps
 
 
 def cells(rect: _Rect, gaps: list[_Rect]) -> tuple[list[int], list[int], set[tuple[int, int]]]:
@@ -74,6 +82,9 @@ def cut_part(part: Placed, way: str, at: int, hot: str, fill: str = "wood-edge")
     found = cut_rects(part, way, at)
     if found is None:
         return []
+    if part.footprint and way == "plan":
+        ring = tuple((_mm(x), _mm(y)) for x, y in part.footprint)
+        return [Shape(ring, fill, "ink", 1.1, False, hot)]
     rect, gaps = found
     right, up, _ = WAYS[way]
     thick = part.axes[2]

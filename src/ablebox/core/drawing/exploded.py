@@ -16,7 +16,7 @@ from itertools import pairwise, product
 
 import numpy as np
 
-from ..assembly.part import Assembly, CutKind, Placed
+from ..assembly.part import Assembly, Placed
 from ..lengths import TICKS_PER_MM
 from .case_views import tilted
 from .shapes import Drawing, Path, Point, Shape
@@ -63,6 +63,7 @@ class _Piece:
     high: _Corner
     faces: list[tuple[list[_Corner], str, str]]
     lines: list[tuple[_Corner, _Corner]]
+    ring: tuple[Point, ...] = ()
 
 
 def exploded(assembly: Assembly, codes: dict[str, str], look: Look) -> Drawing:
@@ -98,6 +99,10 @@ def _offset(assembly: Assembly, part: Placed, look: Look) -> _Corner:
     centre = (part.box.low[axis] + part.box.high[axis]) / 2
     moved = [0.0, 0.0, 0.0]
     moved[axis] = (centre - middle) * look.apart
+    if part.straight is not None and assembly.slant is not None:
+        # What stands across a corner moves straight away from it.
+        by = (0.75 if part.stands == "front" else 0.4) * depth * look.apart / assembly.slant.length
+        return -assembly.slant.a * by / TICKS_PER_MM, -assembly.slant.b * by / TICKS_PER_MM, 0.0
     if part.stands == "front":
         moved[1] -= depth * look.apart * 0.5
     return moved[0] / TICKS_PER_MM, moved[1] / TICKS_PER_MM, moved[2] / TICKS_PER_MM
@@ -107,6 +112,8 @@ def _pieces(part: Placed, offset: _Corner, codes: dict[str, str], look: Look) ->
     hot = f"part:{codes.get(part.role, '')}"
     if part.tilt is not None:
         return [_slanted(part, offset, hot, look)]
+    if part.footprint:
+        return [_prism(part, offset, hot, look)]
     grid, filled = _cells(part)
     return [_piece(run, grid, filled, offset, hot, look) for run in _runs(filled)]
 
@@ -114,7 +121,7 @@ def _pieces(part: Placed, offset: _Corner, codes: dict[str, str], look: Look) ->
 def _cells(part: Placed) -> tuple[list[list[int]], set[tuple[int, int, int]]]:
     """Return the grid lines of a part along each axis, and the cells its cuts leave."""
     box = part.box
-    cuts = [cut.box for cut in part.cuts if cut.kind is not CutKind.MITRE]
+    cuts = [cut.box for cut in part.cuts if not cut.kind.slants]
     grid = [
         sorted({box.low[a], box.high[a], *(e for c in cuts for e in c.span(a) if box.low[a] < e < box.high[a])})
         for a in range(3)
@@ -209,6 +216,45 @@ def _slanted(part: Placed, offset: _Corner, hot: str, look: Look) -> _Piece:
     return piece
 
 
+def _prism(part: Placed, offset: _Corner, hot: str, look: Look) -> _Piece:
+    """A part whose form seen from above is no rectangle along the axes."""
+    ring = [(x / TICKS_PER_MM + offset[0], y / TICKS_PER_MM + offset[1]) for x, y in part.footprint]
+    if sum(x0 * y1 - x1 * y0 for (x0, y0), (x1, y1) in zip(ring, [*ring[1:], ring[0]], strict=True)) < 0:
+        ring.reverse()
+    z0, z1 = (edge / TICKS_PER_MM + offset[2] for edge in part.box.span(2))
+    xs, ys = [x for x, _ in ring], [y for _, y in ring]
+    piece = _Piece((min(xs), min(ys), z0), (max(xs), max(ys), z1), [], [], tuple(ring))
+    towards = look.towards
+    level = z1 if towards[2] > 0 else z0
+    piece.faces.append(([(x, y, level) for x, y in ring], _FILLS[2], hot))
+    for (xa, ya), (xb, yb) in zip(ring, [*ring[1:], ring[0]], strict=True):
+        if (yb - ya) * towards[0] - (xb - xa) * towards[1] > 0:
+            fill = _FILLS[0] if abs(yb - ya) > abs(xb - xa) else _FILLS[1]
+            piece.faces.append(([(xa, ya, z0), (xb, yb, z0), (xb, yb, z1), (xa, ya, z1)], fill, hot))
+    for corners, _, _ in piece.faces:
+        piece.lines += list(zip(corners, [*corners[1:], corners[0]], strict=True))
+    return piece
+
+
+def _parted(pieces: list[_Piece], meet: np.ndarray, hides_not: np.ndarray, look: Look) -> None:  # type: ignore[type-arg]
+    """Note of forms that stand aslant what an upright plane along one of their faces says of others."""
+    towards, slack = look.towards, 1e-4
+    for i, piece in enumerate(pieces):
+        for (xa, ya), (xb, yb) in (
+            zip(piece.ring, [*piece.ring[1:], *piece.ring[:1]], strict=True) if piece.ring else ()
+        ):
+            n, m = yb - ya, xa - xb
+            size = math.hypot(n, m)
+            faces = (n * towards[0] + m * towards[1]) / size
+            for j in np.flatnonzero(meet[i]):
+                other = pieces[j]
+                ring = other.ring or tuple(product((other.low[0], other.high[0]), (other.low[1], other.high[1])))
+                if all(n * (x - xa) + m * (y - ya) >= -slack * size for x, y in ring):
+                    # The other lies beyond this face.
+                    hides_not[i, j] |= faces >= 0
+                    hides_not[j, i] |= faces <= 0
+
+
 def _order(pieces: list[_Piece], look: Look) -> list[int]:
     """Return the order in which pieces are drawn, so that nothing is drawn over what hides it."""
     count = len(pieces)
@@ -234,6 +280,7 @@ def _order(pieces: list[_Piece], look: Look) -> list[int]:
         (left[:, None] < right[None, :] - slack) & (left[None, :] < right[:, None] - slack)
         & (under[:, None] < over[None, :] - slack) & (under[None, :] < over[:, None] - slack)
     )  # fmt: skip
+    _parted(pieces, meet, hides_not, look)
     before = hides_not & ~hides_not.T & meet
     np.fill_diagonal(before, False)
     depth = (low + high) @ towards

@@ -7,6 +7,7 @@ To show another school of a thing, build the case with it and ask for the same p
 from __future__ import annotations
 
 from ..assembly.part import Assembly, Placed
+from ..assembly.turned import seen_from
 from ..lengths import TICKS_PER_MM
 from .case_views import stands, tilted
 from .cut_through import cut_part, cut_rects, outline
@@ -34,6 +35,8 @@ def joint(assembly: Assembly, thing: str) -> Drawing:
         assembly: the case.
         thing: one of ``THINGS``.
     """
+    if thing in ("frame", "fronts", "inside"):
+        assembly = seen_from(assembly, "front")
     way, at, window = _where(assembly, thing)
     drawing = Drawing(THINGS[thing])
     drawing.window = tuple(edge / TICKS_PER_MM for edge in window)  # type: ignore[assignment]

@@ -63,7 +63,7 @@ def part_view(part: Part, units: Units) -> Drawing:
         drawing.add(Area(0, 0, bench.length, bench.width, "wood", "ink", 1.3, pattern))
     for item in part.machining:
         if isinstance(item, Slot):
-            if item.kind is not CutKind.MITRE:
+            if not item.kind.slants:
                 _slot(drawing, bench, item)
         elif item.face is part.bench_face:
             _holes(drawing, bench, item)

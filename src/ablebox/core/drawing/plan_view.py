@@ -5,6 +5,7 @@ from __future__ import annotations
 
 from math import atan2, cos, pi, sin
 
+from ..lengths import Length
 from ..room.room import Corner
 from ..room.wall import End
 from ..run.line import Place
@@ -73,6 +74,12 @@ def _place(made: Made, drawing: Drawing, frame: _Frame, place: Place, upper: boo
         return
     ring = (frame.at(a, 0), frame.at(b, 0), frame.at(b, deep), frame.at(a, deep))
     middle = frame.at((a + b) / 2, deep / 2)
+    across = made.assembly(place.letter).ring if place.letter else ()
+    if across:
+        # Its front left corner is where no wood is: the form is told from there.
+        points = [(Length(x).mm, Length(y).mm) for x, y in across]
+        ring = tuple(frame.at(a + x, deep - y) for x, y in points)
+        middle = frame.at(a + (b - a) * 0.58, deep * 0.42)
     if upper:
         drawing.add(Path((*ring, ring[0]), "ink", 0.8, True))
         return

@@ -120,7 +120,7 @@ def parts_list(assemblies: Sequence[Assembly], rack: Rack, copies: int = 1) -> l
 
 def _case_parts(assembly: Assembly, rack: Rack, copies: int) -> list[Part]:
     groups: dict[object, list[Placed]] = {}
-    for placed in assembly.parts:
+    for placed in (part.told for part in assembly.parts):
         groups.setdefault(_same(placed), []).append(placed)
     book = Book(f"{assembly.letter}/")
     return [
@@ -165,8 +165,9 @@ def _part(code: str, letter: str, group: list[Placed], rack: Rack, book: Book, c
 def _cut_size(placed: Placed, finished: Reckoned, axis: int, book: Book) -> Reckoned:
     """Finished size less the bands on the edges across this axis that are thick enough to count."""
     total = finished.times(1)
+    # A band on a slanting edge takes nothing off the rectangle the part is cut from.
     for face, edging in placed.bands:
-        if face.axis == axis and edging.deduction:
+        if face.axis == axis and edging.deduction and not placed.footprint:
             band = leaf(
                 edging.deduction, f"{edging.name}, {face.words} edge", f"edging/{edging.code}", Origin.STOCK, "deducted"
             )

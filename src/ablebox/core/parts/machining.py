@@ -8,6 +8,7 @@ fence or a tape can be set from it.
 from __future__ import annotations
 
 from dataclasses import dataclass
+from math import isqrt
 
 from ..assembly.part import Cut, CutKind, Face, Holes, Placed
 from ..lengths import ZERO, Length
@@ -167,10 +168,21 @@ def _rows(part: Placed, holes: Holes) -> list[HoleRow]:
     ]
 
 
+def aslant(outline: tuple[tuple[Length, Length], ...]) -> Length:
+    """Return how long the slanting edges of a form are together, to the tick below."""
+    total = 0
+    for (a0, b0), (a1, b1) in zip(outline, [*outline[1:], outline[0]], strict=True):
+        if a0 != a1 and b0 != b1:
+            total += isqrt((a1 - a0).ticks ** 2 + (b1 - b0).ticks ** 2)
+    return Length(total)
+
+
 def edge_run(part: Placed, face: Face) -> Length:
     """Return how much of an edge there is to band: its length, less what notches take of it."""
     run_axis = next(axis for axis in part.axes[:2] if axis != face.axis)
     low, high = part.box.span(run_axis)
+    if part.footprint and part.outline:
+        return aslant(part.outline)
     total = high - low
     side = face.value[1]
     for cut in part.cuts:

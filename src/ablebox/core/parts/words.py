@@ -79,7 +79,19 @@ def _mitre(slot: Slot, units: Units) -> str:
     return f"mitre, 45°, at the {slot.along.edge.words} end, long point at the outer edge"
 
 
+def _bevel(slot: Slot, units: Units) -> str:
+    stretch = min((slot.along, slot.across), key=lambda each: (each.whole, each.size))
+    return f"bevel the {stretch.edge.words} edge, {units.write(stretch.size)} off at the {slot.face.words} face, {slot.name}"
+
+
+def _corner(slot: Slot, units: Units) -> str:
+    sizes = f"{units.write(slot.along.size)} along the length, {units.write(slot.across.size)} along the width"
+    return f"cut off the {slot.across.edge.words} {slot.along.edge.words} corner aslant: {sizes}, {slot.name}"
+
+
 _SPECIAL = {
+    CutKind.BEVEL: _bevel,
+    CutKind.CORNER: _corner,
     CutKind.MITRE: _mitre,
     CutKind.WINDOW: _cut_out,
     CutKind.SHOULDER: _tenon,

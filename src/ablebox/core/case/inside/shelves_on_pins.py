@@ -90,15 +90,15 @@ class PinShelves:
             raise shell.refuse(
                 "shelf pins", f"there is room for {len(holes)} rows of holes", "Take fewer shelves or a higher case."
             )
-        work = self._shelves(space, path, self._levels(space, holes))
+        work = self._shelves(space, path, self.levels(space, holes))
         rows = (space.front + self.inset, space.front + depth - self.inset)
         centres: list[tuple[Length, ...]] = [(ZERO, y, z) for y in rows for z in holes]
         work.bore(space.left, Face.RIGHT, "shelf pins", self.hole, self.hole_depth, centres)
         work.bore(space.right, Face.LEFT, "shelf pins", self.hole, self.hole_depth, centres)
-        self._buy(shell, work)
+        self.buy(shell, work)
         return work
 
-    def _buy(self, shell: Shell, work: Work) -> None:
+    def buy(self, shell: Shell, work: Work, a_shelf: int = PINS_A_SHELF) -> None:
         """Choose the pins by the diameter of their holes."""
         write = shell.units.write
         item = min(shell.hardware("pin"), key=lambda pin: (abs((pin.length - self.hole).ticks), pin.length))
@@ -106,9 +106,9 @@ class PinShelves:
         if abs((item.length - self.hole).ticks) > _LOOSE.ticks:
             hole = write(self.hole, True)
             lacks = f"pin holes are {hole} and no such pins are on the rack; the nearest are {item.name}"
-        work.buy(item.name, PINS_A_SHELF * self.count, f"holes of {write(self.hole, True)}", lacks)
+        work.buy(item.name, a_shelf * self.count, f"holes of {write(self.hole, True)}", lacks)
 
-    def _levels(self, space: Space, holes: list[Length]) -> list[Length]:
+    def levels(self, space: Space, holes: list[Length]) -> list[Length]:
         """Return the height of each shelf's underside: the top of a pin near an equal division."""
         shell = space.shell
         low, high = space.clear_heights()

@@ -1,0 +1,91 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Builds a corner case whose face stands across the corner."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from ..assembly.part import Assembly, Face
+from ..case.back_thick import ThickBack, back_thickness
+from ..case.base_hung import Hung
+from ..case.counter.none import NoCounter
+from ..case.diagonal.carcass import panel, uprights
+from ..case.diagonal.corner import set_out
+from ..case.diagonal.kick import under
+from ..case.diagonal.shelves import fitted
+from ..case.frame.face_frame import FaceFrame
+from ..case.plan_diagonal import Diagonal
+from ..case.shell import Shell
+from ..case.top_full import FullTop
+from ..fronts.diagonal_face import face_across
+from ..lengths import ZERO
+from .design import Case
+from .setting_out import known, lines_of
+
+
+def build_diagonal(case: Case, plan: Diagonal, shell: Shell) -> Assembly:
+    """Return a corner case as built.
+
+    Raises:
+        SizeImpossible: if a choice does not go with its form, or a part is left without a size.
+    """
+    _possible(case, shell)
+    assert isinstance(case.back, ThickBack)
+    assert isinstance(case.top, FullTop)
+    lines = lines_of(case, shell)
+    corner = set_out(plan, shell, lines, back_thickness(shell, case.back.goods))
+    work = uprights(corner, case.back.goods)
+    work.add(under(corner, case.kick, work))
+    panel(corner, work, "bottom", case.bottom.joint, lines.floor.length, Face.TOP)
+    panel(corner, work, "top", case.top.joint, lines.ceiling.length, Face.BOTTOM)
+    work.add(fitted(corner, case.inside))
+    across = face_across(corner, case.frame, case.fronts, isinstance(case.kick, Hung))
+    parts = tuple(
+        replace(
+            part,
+            cuts=part.cuts + tuple(work.cuts.get(part.role, ())),
+            holes=part.holes + tuple(work.holes.get(part.role, ())),
+        )
+        for part in work.parts
+    )
+    work.add(across)
+    lifted = case.kick.foot(shell).length != ZERO
+    to_floor = isinstance(case.frame, FaceFrame) and case.frame.stands_on_floor
+    return Assembly(
+        letter=case.letter,
+        outside=(shell.width, shell.height, shell.depth),
+        parts=(*parts, *across.parts),
+        sums=(shell.width, shell.height, shell.depth, *known(lines), *work.sums),
+        rests_on=lines.line.length if lifted and not to_floor else ZERO,
+        bought=tuple(work.bought),
+        bays=tuple(work.bays),
+        fronts=tuple(work.fronts),
+        slant=corner.slant,
+        ring=corner.ring,
+    )
+
+
+def _possible(case: Case, shell: Shell) -> None:
+    """Refuse what does not go with a face across the corner.
+
+    Raises:
+        SizeImpossible: naming it and what to take instead.
+    """
+    if not isinstance(case.back, ThickBack):
+        raise shell.refuse("back", "a corner case is held by thick backs along both walls", "Take the thick back.")
+    if not isinstance(case.top, FullTop):
+        raise shell.refuse("top", "only a full top holds a corner case together", "Take the full top.")
+    if not isinstance(case.counter, NoCounter):
+        raise shell.refuse(
+            "counter",
+            "a top round a corner is made to its template",
+            "Take it away, and list its pieces as loose parts.",
+        )
+    if case.turned or case.side_faces:
+        raise shell.refuse(
+            "corner case", "it stands in its corner", "Turn it back, and take fronts at its other sides away."
+        )
+    if case.set_in or case.scribes or case.extras or case.cutouts:
+        raise shell.refuse(
+            "corner case", "holes, scribed edges and openings of single parts are not reckoned in it", "Take them away."
+        )

@@ -1,0 +1,112 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""What a corner case stands on: sides to the floor with a kick board across behind their notches, or feet; or it hangs."""
+
+from __future__ import annotations
+
+from ...assembly.part import Cut, CutKind, Face, Placed
+from ...assembly.solid import Box
+from ...lengths import ZERO, Length, millimetres
+from ...reckoning import Origin, Reckoned, leaf
+from ..base_feet import Feet
+from ..base_hung import Hung
+from ..kick_notched import NotchedKick
+from ..shell import LEFT, RIGHT, Work
+from .corner import Corner
+
+#: One under each of its corners.
+FEET = 5
+
+
+def under(corner: Corner, kick: object, work: Work) -> Work:
+    """Return what it stands on.
+
+    Args:
+        corner: the case as set out.
+        kick: the choices of its base.
+        work: its uprights, into which notches are cut.
+
+    Raises:
+        SizeImpossible: if it cannot stand so.
+    """
+    if isinstance(kick, Hung):
+        return Work()
+    if isinstance(kick, NotchedKick):
+        return _notched(corner, kick, work)
+    if isinstance(kick, Feet):
+        return _on_feet(corner, kick)
+    raise corner.shell.refuse(
+        "base", "a corner case with its face across stands on its sides or on feet, or hangs",
+        "Take a notched kick, or feet as high as the base beside it.",
+    )  # fmt: skip
+
+
+def _notched(corner: Corner, kick: NotchedKick, work: Work) -> Work:
+    shell, lines, slant, t = corner.shell, corner.lines, corner.slant, corner.t
+    if kick.both_sides:
+        raise shell.refuse("toe kick", "its back stands in the corner", "Take the kick at the back away.")
+    chosen = shell.book.chosen(kick.depth, "toe kick depth", "kick.depth")
+    offset = corner.front + kick.depth.ticks
+    made = Work(sums=[lines.line, chosen])
+    width = shell.book.named(lines.floor, "kick board, width", "kick/width")
+    made.parts.append(_board(corner, offset, t, width, ZERO, "carcass"))
+    for part in work.parts:
+        if part.role in (LEFT, RIGHT):
+            low, high, axis = list(part.box.low), list(part.box.high), 1 if part.role == LEFT else 0
+            high[axis] = slant.y_at(t, offset) if axis else slant.x_at(t, offset)
+            shell.need(Length(part.box.high[axis] - high[axis]), shell.thickness.length, "side behind the toe kick",
+                       "Make the kick shallower, or the side deeper.")  # fmt: skip
+            high[2] = kick.height.ticks
+            notch = Box((low[0], low[1], low[2]), (high[0], high[1], high[2]))
+            made.cut(part.role, Cut(CutKind.NOTCH, "for the toe kick", notch, Face.RIGHT if axis else Face.BACK))
+    return made
+
+
+def _on_feet(corner: Corner, feet: Feet) -> Work:
+    shell, book = corner.shell, corner.shell.book
+    made = Work(sums=[corner.lines.line])
+    feet.buy(shell, made, FEET)
+    if not feet.kick:
+        return made
+    setback = book.chosen(feet.setback, "kick board set back", "kick.setback")
+    clear = book.chosen(feet.clear, "clear of the floor", "kick.clear")
+    width = book.named(corner.lines.line - clear, "kick board, width", "kick/width")
+    shell.need(width.length, millimetres(10), "kick board width", "Let it clear the floor by less.")
+    made.parts.append(_board(corner, corner.front + feet.setback.ticks, 0, width, feet.clear, "apart"))
+    made.buy("kick board clips", 2)
+    made.sums += [setback, clear]
+    return made
+
+
+def _board(corner: Corner, offset: int, start: int, width: Reckoned, low: Length, stands: str) -> Placed:
+    """Return a board behind the face by ``offset``, from ``start`` at the left to ``start`` at the front, ends cut aslant."""
+    shell, slant = corner.shell, corner.slant
+    t = shell.thickness.length.ticks
+    far = offset + t
+    ring = (
+        (start, slant.y_at(start, offset)), (slant.x_at(start, offset), start),
+        (slant.x_at(start, far), start), (start, slant.y_at(start, far)),
+    )  # fmt: skip
+    seen = [slant.seen(point) for point in ring]
+    first, last = min(u for u, _ in seen), max(u for u, _ in seen)
+    across = leaf(Length(last - first), "its long side, behind, between the sides" if start else "its long side, behind",
+                  origin=Origin.RECKONED, note="across the corner")  # fmt: skip
+    length = shell.book.named(across, "kick board, length", "kick/length")
+    high = width.length
+    ends = [(first, seen[0][0]), (seen[1][0], last)]
+    cuts = tuple(
+        Cut(CutKind.BEVEL, "against the side", Box((u0, offset, low.ticks), (u1, far, (low + high).ticks)), Face.FRONT)
+        for u0, u1 in ends
+        if u1 > u0
+    )
+    straight = Placed("kick", "kick board", shell.goods.code, length, width, shell.thickness, (0, 2, 1),
+                      (Length(first), Length(offset), low), shows=Face.FRONT, stands=stands, cuts=cuts)  # fmt: skip
+    return turned(straight, ring)
+
+
+def turned(straight: Placed, ring: tuple[tuple[int, int], ...]) -> Placed:
+    """Return a part that is told straight, in its place across the corner."""
+    return Placed(
+        straight.role, straight.name, straight.goods, straight.length, straight.width, straight.thickness, straight.axes,
+        straight.corner, straight.grain, straight.hand, bands=straight.bands, shows=straight.shows, stands=straight.stands,
+        outline=straight.outline, glued=straight.glued, matched=straight.matched, footprint=ring, straight=straight,
+    )  # fmt: skip
