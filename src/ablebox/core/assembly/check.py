@@ -11,7 +11,7 @@ from itertools import combinations
 
 from ..lengths import Length
 from .footprint import apart
-from .part import Assembly, Cut, Holes, Placed
+from .part import Assembly, Cut, CutKind, Holes, Placed
 from .solid import AXES, Box, volume_left
 
 
@@ -120,6 +120,9 @@ def _filled(mates: list[Placed], cut: Cut) -> bool:
             left += _outside(piece, mate.box)
             # What the mate's own cuts take out of it there stays open.
             for gap in mate.cuts:
+                if gap.kind in (CutKind.BEVEL, CutKind.CORNER):
+                    # Beyond the slanting face there is no wood in either of them.
+                    continue
                 common = piece.meet(mate.box).meet(gap.box)
                 if common.volume:
                     left.append(common)

@@ -7,17 +7,22 @@ from collections.abc import Mapping
 from dataclasses import replace
 from itertools import combinations
 
-from ..assembly.part import Assembly, Placed
+from ..assembly.part import Assembly, Face, Placed
 from ..assembly.solid import volume_left
 from ..case import cutouts, sides
 from ..case.back_none import NoBack
+from ..case.base_feet import Feet
 from ..case.base_frame import BaseFrame
 from ..case.base_hung import Hung
 from ..case.counter.around import Around
+from ..case.end.choice import SeenEnd
+from ..case.end.end_panel import EndPanel
+from ..case.end.good_face import GoodFace
 from ..case.extra.apply import worked
 from ..case.frame.face_frame import FaceFrame
 from ..case.inside.fill import check_channels, fill
 from ..case.inside.space import Space
+from ..case.kick_notched import NotchedKick
 from ..case.plan_diagonal import Diagonal
 from ..case.scribe import scribed
 from ..case.shell import LEFT, RIGHT, Lines, Shell, Work
@@ -41,6 +46,7 @@ def build(
     width: Reckoned | None = None,
     under: Reckoned | None = None,
     across: Reckoned | None = None,
+    seen: Mapping[str, SeenEnd] | None = None,
 ) -> Assembly:
     """Build a case into parts placed in space.
 
@@ -50,8 +56,9 @@ def build(
         units: how lengths are written in notes and refusals.
         measured: measurements that overrule sums, by key.
         width: the outside width where it follows from the run.
-        under: the width of all cases that stand on its base frame, if others do.
+        under: the width of all cases that stand on its base frame, or before which its kick board goes on, if others do.
         across: the width of all that its counter lies on, if that is more than the case.
+        seen: how those of its ends look that are seen, by side.
 
     Raises:
         SizeImpossible: if the choices leave a part with no size.
@@ -60,9 +67,10 @@ def build(
     shell = shell_of(case, rack, units, Book(f"{case.letter}/", measured or {}), width)
     if isinstance(case.plan, Diagonal):
         return build_diagonal(case, case.plan, shell)
+    seen = seen or {}
     lines = lines_of(case, shell)
     work = sides.build(shell, lines)
-    if isinstance(case.kick, BaseFrame):
+    if isinstance(case.kick, (BaseFrame, NotchedKick, Feet)):
         work.add(case.kick.build(shell, lines, under))
     else:
         work.add(case.kick.build(shell, lines))
@@ -86,6 +94,11 @@ def build(
         work.add(more)
     work.add(case.counter.build(shell, Around.of(shell, work), across))
     work.add(cutouts.cut(shell, case.cutouts, work.parts))
+    for side, end in seen.items():
+        if isinstance(end, EndPanel):
+            work.add(end.build(shell, lines, side, Around.of(shell, work).front))
+        elif isinstance(end, GoodFace):
+            _good_face_out(work, side)
     check_channels(shell, work.cuts)
     parts = tuple(
         _in_the_wood(
@@ -111,6 +124,12 @@ def build(
         bays=tuple(work.bays),
         fronts=tuple(work.fronts),
     )
+
+
+def _good_face_out(work: Work, side: str) -> None:
+    """Turn a side so that its good face looks out."""
+    role, face = (LEFT, Face.LEFT) if side == "left" else (RIGHT, Face.RIGHT)
+    work.parts[:] = [replace(part, shows=face) if part.role == role else part for part in work.parts]
 
 
 def _in_the_wood(shell: Shell, part: Placed) -> Placed:

@@ -24,6 +24,10 @@ from ..case.bottom import Bottom
 from ..case.counter.none import NoCounter
 from ..case.counter.sheet_top import SheetTop
 from ..case.cutouts import Cutout
+from ..case.end.choice import SeenEnd
+from ..case.end.end_panel import EndPanel
+from ..case.end.good_face import GoodFace
+from ..case.end.undecided import Undecided
 from ..case.extra.apply import Extra
 from ..case.extra.arch import Arch
 from ..case.extra.corner_notch import CornerNotch
@@ -89,6 +93,7 @@ Plan = Straight | Diagonal
 
 #: For each thing a case has: the name a school has in files -> its record.
 SCHOOLS: dict[str, dict[str, type]] = {
+    "end": {"undecided": Undecided, "good-face": GoodFace, "panel": EndPanel},
     "plan": {"straight": Straight, "diagonal": Diagonal},
     "frame": {"frameless": Frameless, "face-frame": FaceFrame},
     "kick": {
@@ -164,6 +169,8 @@ class Case:
         hang: how high the lower edge of a case that hangs is over the floor.
         copies: how many are made of it, all alike; those beyond the first stand in no run.
         plan: its form seen from above.
+        left_seen: how its left end looks where it is seen.
+        right_seen: how its right end looks where it is seen.
     """
 
     letter: str
@@ -196,6 +203,8 @@ class Case:
     hang: Length = inches(54)
     copies: int = 1
     plan: Plan = field(default_factory=Straight)
+    left_seen: SeenEnd = field(default_factory=Undecided)
+    right_seen: SeenEnd = field(default_factory=Undecided)
 
     def __post_init__(self) -> None:
         if not (self.letter.isascii() and self.letter.isalpha() and self.letter.isupper() and len(self.letter) <= 2):

@@ -6,7 +6,9 @@ from __future__ import annotations
 from dataclasses import replace
 
 from ..assembly.part import Assembly, Face
-from ..case.back_thick import ThickBack, back_thickness
+from ..case import cutouts
+from ..case.back import back_thickness
+from ..case.back_thick import ThickBack
 from ..case.base_hung import Hung
 from ..case.counter.none import NoCounter
 from ..case.diagonal.carcass import panel, uprights
@@ -39,6 +41,7 @@ def build_diagonal(case: Case, plan: Diagonal, shell: Shell) -> Assembly:
     panel(corner, work, "bottom", case.bottom.joint, lines.floor.length, Face.TOP)
     panel(corner, work, "top", case.top.joint, lines.ceiling.length, Face.BOTTOM)
     work.add(fitted(corner, case.inside))
+    work.add(cutouts.cut(shell, case.cutouts, work.parts))
     across = face_across(corner, case.frame, case.fronts, isinstance(case.kick, Hung))
     parts = tuple(
         replace(
@@ -85,7 +88,7 @@ def _possible(case: Case, shell: Shell) -> None:
         raise shell.refuse(
             "corner case", "it stands in its corner", "Turn it back, and take fronts at its other sides away."
         )
-    if case.set_in or case.scribes or case.extras or case.cutouts:
+    if case.set_in or case.scribes or case.extras:
         raise shell.refuse(
-            "corner case", "holes, scribed edges and openings of single parts are not reckoned in it", "Take them away."
+            "corner case", "scribed edges and holes of single parts are not reckoned in it", "Take them away."
         )

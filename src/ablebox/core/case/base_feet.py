@@ -11,9 +11,10 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..assembly.part import Face, Placed
-from ..lengths import ZERO, Length, inches, millimetres
+from ..lengths import Length, inches, millimetres
 from ..reckoning import Reckoned
 from .fields import option, size
+from .long_board import pieces
 from .shell import Lines, Shell, Work
 
 _FOOT = inches(36)
@@ -29,12 +30,14 @@ class Feet:
         setback: from the front edge of the sides to the kick board's face.
         clear: between kick board and floor.
         kick: whether there is a kick board.
+        carried: whether its left neighbour's kick board goes on before it.
     """
 
     height: Length = size("height of the feet", inches(4))
     setback: Length = size("kick board set back", inches(2))
     clear: Length = size("kick board off the floor", inches("1/8"), zero=True)
     kick: bool = option("clipped kick board", True)
+    carried: bool = option("its left neighbour's kick board goes on before it", False)
 
     words = "adjustable feet"
 
@@ -51,8 +54,13 @@ class Feet:
         shell.need(self.height, inches("1/2"), "height of the feet", "Type their height, such as 4 in or 100 mm.")
         return shell.book.chosen(self.height, "height of the feet", "kick.height")
 
-    def build(self, shell: Shell, lines: Lines) -> Work:
+    def build(self, shell: Shell, lines: Lines, under: Reckoned | None = None) -> Work:
         """Return the kick board, and count feet and clips.
+
+        Args:
+            shell: the case.
+            lines: its lines.
+            under: the width of all cases its board goes on before; the case's own if not given.
 
         Raises:
             SizeImpossible: if the kick board has no room.
@@ -61,22 +69,23 @@ class Feet:
         feet = 2 * (2 + (wide.ticks - 1) // _FOOT.ticks)
         work = Work(sums=[lines.line])
         self.buy(shell, work, feet)
-        if not self.kick:
+        if not self.kick or self.carried:
             return work
         book = shell.book
         setback = book.chosen(self.setback, "kick board set back", "kick.setback")
         clear = book.chosen(self.clear, "clear of the floor", "kick.clear")
         room = lines.side_depth.length - self.setback - shell.thickness.length
         shell.need(room, inches(1), "room behind the kick board", "Set it back less, or make the case deeper.")
-        length = book.named(shell.over_sides, "kick board, length", "kick/length")
+        total = under or shell.over_sides
         width = book.named(lines.line - clear, "kick board, width", "kick/width")
         shell.need(width.length, millimetres(10), "kick board width", "Let it clear the floor by less.")
-        corner = (ZERO, shell.front + self.setback, self.clear)
-        work.parts.append(
-            Placed("kick", "kick board", shell.goods.code, length, width, shell.thickness, (0, 2, 1), corner,
+        y = shell.front + self.setback
+        work.parts += [
+            Placed(f"kick{piece}", "kick board", shell.goods.code, length, width, shell.thickness, (0, 2, 1), (x, y, self.clear),
                    shows=Face.FRONT, stands="apart")
-        )  # fmt: skip
-        clips = max(2, -(-wide.ticks // _PER_CLIP.ticks))
+            for piece, length, x in pieces(shell, shell.goods, total, "kick board, length", "kick/length")
+        ]  # fmt: skip
+        clips = max(2, -(-total.length.ticks // _PER_CLIP.ticks))
         work.buy("kick board clips", clips)
         work.sums += [setback, clear]
         return work

@@ -14,6 +14,7 @@ from ..lengths import ZERO, Length, inches
 from ..reckoning import Reckoned
 from ..stock import Grain
 from .fields import option, size
+from .long_board import pieces
 from .shell import Lines, Shell, Work
 
 RUNG_SPACING = inches(24)
@@ -70,7 +71,7 @@ class BaseFrame:
         deep = book.named(lines.side_depth - setback - back, "base frame, depth", "base/depth")
         shell.need(deep.length, t * 2 + inches(1), "base frame depth", "Set it back less, or make the case deeper.")
         width = under or shell.over_sides
-        long = book.named(width, "base frame, length", "base/length")
+        boards = pieces(shell, shell.goods, width, "base frame, length", "base/length")
         across = book.named(deep - thickness.times(2), "rung, length", "rung/length")
         high = book.named(lines.line, "base frame, width", "base/width")
         y = shell.front + self.setback
@@ -79,10 +80,11 @@ class BaseFrame:
             ("base.front", "kick board", y, Face.FRONT),
             ("base.back", "base frame, back", y + deep.length - t, None),
         ):
-            work.parts.append(
-                Placed(role, name, shell.goods.code, long, high, thickness, (0, 2, 1), (ZERO, at, ZERO), shows=seen,
+            work.parts += [
+                Placed(role + piece, name, shell.goods.code, long, high, thickness, (0, 2, 1), (x, at, ZERO), shows=seen,
                        stands="apart")
-            )  # fmt: skip
+                for piece, long, x in boards
+            ]  # fmt: skip
         clear = width.length - t
         spans = max(1, -(-clear.ticks // RUNG_SPACING.ticks))
         for i in range(spans + 1):

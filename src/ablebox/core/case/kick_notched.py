@@ -2,7 +2,8 @@
 """Toe kick, notched school: the sides reach the floor and are notched, a kick board stands behind.
 
 The fewest parts there can be, but each case is levelled alone. Usual size 4 in high and
-3 in deep (common practice). An island is notched and closed at the back as well.
+3 in deep (common practice). An island is notched and closed at the back as well. One board before several cases hides
+their joints: it stands before the sides, whose notches are deeper by its thickness.
 """
 
 from __future__ import annotations
@@ -13,6 +14,7 @@ from ..assembly.part import CutKind, Face, Placed
 from ..lengths import ZERO, Length, inches
 from ..reckoning import NOTHING, Reckoned
 from .fields import option, size
+from .long_board import pieces
 from .shell import Lines, Shell, Work
 
 
@@ -24,11 +26,13 @@ class NotchedKick:
         height: from the floor to the underside of the bottom, or to the frame's lower edge.
         depth: from the front edge of the sides to the kick board's face.
         both_sides: whether the back is notched and closed in the same way.
+        carried: whether its left neighbour's kick board goes on before it.
     """
 
     height: Length = size("toe kick height", inches(4))
     depth: Length = size("toe kick depth", inches(3))
     both_sides: bool = option("also at the back", False)
+    carried: bool = option("its left neighbour's kick board goes on before it", False)
 
     words = "notched"
 
@@ -46,8 +50,13 @@ class NotchedKick:
         shell.need(self.depth, inches("1/2"), "toe kick depth", "Type the depth of the kick, such as 3 in.")
         return shell.book.chosen(self.height, "toe kick height", "kick.height")
 
-    def build(self, shell: Shell, lines: Lines) -> Work:
+    def build(self, shell: Shell, lines: Lines, under: Reckoned | None = None) -> Work:
         """Return the kick board and the notches.
+
+        Args:
+            shell: the case.
+            lines: its lines.
+            under: the width of all cases its board goes on before; ``None`` where it is between its own sides.
 
         Raises:
             SizeImpossible: if the case is not deep enough.
@@ -64,12 +73,27 @@ class NotchedKick:
         rows = [("kick", "kick board", ZERO, self.depth)]
         if self.both_sides:
             rows.append(("kick.back", "kick board", deep - self.depth, deep - self.depth - thickness))
+        through = self.carried or under is not None
         for role, name, notch, at in rows:
-            reach = (front + notch, front + notch + self.depth)
+            deep_in = thickness if through and role == "kick" else ZERO
+            reach = (front + notch, front + notch + self.depth + deep_in)
             work.cut_both_sides(shell, CutKind.NOTCH, "for the toe kick", reach, (ZERO, self.height), thickness)
+            if through and role == "kick":
+                work.parts += self._through(shell, front + at, width, under)
+                continue
             corner = (thickness, front + at, ZERO)
             seen = Face.FRONT if role == "kick" else Face.BACK
             work.parts.append(
                 Placed(role, name, shell.goods.code, length, width, shell.thickness, (0, 2, 1), corner, shows=seen)
             )
         return work
+
+    def _through(self, shell: Shell, y: Length, width: Reckoned, under: Reckoned | None) -> list[Placed]:
+        """Return the board before this case and those it goes on before; none where it is the neighbour's."""
+        if under is None:
+            return []
+        return [
+            Placed(f"kick{piece}", "kick board", shell.goods.code, long, width, shell.thickness, (0, 2, 1), (x, y, ZERO),
+                   shows=Face.FRONT, stands="apart")
+            for piece, long, x in pieces(shell, shell.goods, under, "kick board, length", "kick/length")
+        ]  # fmt: skip

@@ -236,7 +236,7 @@ def _prism(part: Placed, offset: _Corner, hot: str, look: Look) -> _Piece:
     return piece
 
 
-def _parted(pieces: list[_Piece], meet: np.ndarray, hides_not: np.ndarray, look: Look) -> None:  # type: ignore[type-arg]
+def _parted(pieces: list[_Piece], meet: np.ndarray, hides_not: np.ndarray, look: Look) -> None:
     """Note of forms that stand aslant what an upright plane along one of their faces says of others."""
     towards, slack = look.towards, 1e-4
     for i, piece in enumerate(pieces):

@@ -20,12 +20,12 @@ def part_from_the_front(part: Placed, hot: str, wide: float) -> list[Area]:
         wide: width of the case in mm, where a base frame or a top that goes on is cut off.
     """
     x0, x1, z0, z1 = (Length(t).mm for t in (*part.box.span(0), *part.box.span(2)))
-    if part.role.startswith(("base", "counter")):
+    if part.role.startswith(("base", "counter", "kick")):
         # What goes on under or over the neighbours is broken off a little behind the case.
         x1 = min(x1, wide + (_BEYOND if part.role.startswith("counter") else 0.0))
         if x1 <= x0:
             return []
-    if part.role in ("kick", "base.front"):
+    if part.role.startswith(("kick", "base.front")):
         return [Area(x0, z0, x1 - x0, z1 - z0, "shade", "ink", 0.9, "", hot)]
     face_on = part.axes[2] == 1
     pattern = ("grain-y" if part.axes[0] == 2 else "grain-x") if face_on else "plies-x" if part.axes[2] == 2 else ""

@@ -6,12 +6,13 @@ from __future__ import annotations
 from math import atan2, cos, pi, sin
 
 from ..lengths import Length
+from ..room.island import Island
 from ..room.room import Corner
-from ..room.wall import End
+from ..room.wall import End, Measured
 from ..run.line import Place
 from ..shop.made import Made
 from .palette import tint
-from .shapes import Drawing, Label, Path, Point, Shape
+from .shapes import Dimension, Drawing, Label, Path, Point, Shape
 
 _THICK = 110.0
 
@@ -33,18 +34,20 @@ class _Frame:
 def plan_view(made: Made, number: int) -> Drawing:
     """Return the plan of the room, the wall at hand in red."""
     drawing = Drawing("the room from above")
-    point, angle = (0.0, 0.0), 0.0
-    corners = {corner.wall: corner for corner in made.project.room.corners}
+    frames = _frames(made)
     for room in made.rooms:
-        width = room.governing.length.mm if room.governing else 2000.0
-        if room.number > 1 and room.wall.left is not End.CORNER:
-            # No corner with the wall before: it is drawn beside it, a little apart.
-            point, angle = (point[0] + 900.0, point[1]), angle
-        frame = _Frame(point, angle)
-        end = frame.at(width, 0)
-        back = [frame.at(0, -_THICK), frame.at(width, -_THICK)]
-        drawing.add(Shape((frame.at(0, 0), end, back[1], back[0]), "", "", hatch=True))
-        drawing.add(Path((frame.at(0, 0), end), "select" if room.number == number else "ink", 2.4))
+        frame, width = frames[room.number], _width(made, room)
+        lit = room.number == number
+        if room.wall.island is None:
+            end = frame.at(width, 0)
+            back = [frame.at(0, -_THICK), frame.at(width, -_THICK)]
+            drawing.add(Shape((frame.at(0, 0), end, back[1], back[0]), "", "", hatch=True))
+            drawing.add(Path((frame.at(0, 0), end), "select" if lit else "ink", 2.4))
+            text = f"{room.wall.name}  {made.units.write(room.governing.length)}" if room.governing else room.wall.name
+            drawing.add(Label(*frame.at(width / 2, -_THICK - 120), text, 11, "middle", "dimension", True))
+        else:
+            drawing.add(Path((frame.at(0, 0), frame.at(width, 0)), "select" if lit else "quiet", 1.6, True))
+            drawing.add(Label(*frame.at(width / 2, -90), room.wall.name, 11, "middle", "dimension", True))
         for upper in (False, True):
             for place in made.line(room.number, upper).places:
                 _place(made, drawing, frame, place, upper)
@@ -52,10 +55,53 @@ def plan_view(made: Made, number: int) -> Drawing:
             a, b, out = obstacle.x.mm, (obstacle.x + obstacle.width).mm, max(30.0, obstacle.out.mm)
             ring = (frame.at(a, 0), frame.at(b, 0), frame.at(b, out), frame.at(a, out))
             drawing.add(Shape(ring, "card", "dimension", 1.0))
-        text = f"{room.wall.name}  {made.units.write(room.governing.length)}" if room.governing else room.wall.name
-        drawing.add(Label(*frame.at(width / 2, -_THICK - 120), text, 11, "middle", "dimension", True))
-        point, angle = end, angle - _turn(corners.get(room.number))
+        if room.wall.island is not None and lit:
+            _stands(made, drawing, room, room.wall.island)
     return drawing
+
+
+def _width(made: Made, room: Measured) -> float:
+    if room.governing is not None:
+        return room.governing.length.mm
+    return max((place.end.mm for place in made.line(room.number).places), default=2000.0)
+
+
+def _frames(made: Made) -> dict[int, _Frame]:
+    """Return where each wall lies, as one turns round the corners, and where islands stand before the first."""
+    point, angle = (0.0, 0.0), 0.0
+    corners = {corner.wall: corner for corner in made.project.room.corners}
+    frames: dict[int, _Frame] = {}
+    for room in made.rooms:
+        if room.wall.island is not None:
+            continue
+        if frames and room.wall.left is not End.CORNER:
+            # No corner with the wall before: it is drawn beside it, a little apart.
+            point = (point[0] + 900.0, point[1])
+        frames[room.number] = frame = _Frame(point, angle)
+        point, angle = frame.at(_width(made, room), 0), angle - _turn(corners.get(room.number))
+    first = frames[min(frames)] if frames else _Frame((0.0, 0.0), 0.0)
+    for room in made.rooms:
+        island = room.wall.island
+        if island is None:
+            continue
+        along, away = island.along.mm, island.away.mm
+        if island.faces_wall:
+            deep = max((place.depth.mm for place in made.line(room.number).places), default=600.0)
+            start = first.at(along + _width(made, room), away + deep)
+            frames[room.number] = _Frame(start, first.angle + pi)
+        else:
+            frames[room.number] = _Frame(first.at(along, away), first.angle)
+    return frames
+
+
+def _stands(made: Made, drawing: Drawing, room: Measured, island: Island) -> None:
+    """Tell where an island stands: as far along the first wall, and as far from it."""
+    along, away, write = island.along.mm, island.away.mm, made.units.write
+    key = f"{room.prefix}island"
+    drawing.add(
+        Dimension(True, 0, along, -away, 0, write(island.along), f"{key}.along", True),
+        Dimension(False, -away, 0, along, 0, write(island.away), f"{key}.away", True),
+    )
 
 
 def _turn(corner: Corner | None) -> float:
@@ -72,7 +118,7 @@ def _place(made: Made, drawing: Drawing, frame: _Frame, place: Place, upper: boo
     a, b, deep = place.x.mm, place.end.mm, place.depth.mm
     if b <= a:
         return
-    ring = (frame.at(a, 0), frame.at(b, 0), frame.at(b, deep), frame.at(a, deep))
+    ring: tuple[Point, ...] = (frame.at(a, 0), frame.at(b, 0), frame.at(b, deep), frame.at(a, deep))
     middle = frame.at((a + b) / 2, deep / 2)
     across = made.assembly(place.letter).ring if place.letter else ()
     if across:

@@ -6,8 +6,11 @@ Lean and bow are drawn larger than they are, and the drawing says so.
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+
 from ..lengths import inches
 from ..room.obstacle import OBSTACLES
+from ..room.reading import Reading
 from ..room.wall import End, Level, Measured
 from ..run.line import Place
 from ..shop.made import Made
@@ -31,18 +34,19 @@ def room_view(made: Made, number: int = 1, chosen: str = "") -> Drawing:
         chosen: key of the obstacle, stud or height that is selected.
     """
     room = made.rooms[number - 1]
-    longest = max([_FEWEST, *(len(width.place) for width in room.wall.widths)])
+    longest = max([_FEWEST, *(len(width.words) for width in room.wall.widths)])
     drawing = Drawing(room.wall.name, beside=12 + min(longest, _LETTERS) * _LETTER)
     height = _height(room)
     widths = [width.length.mm for width in room.widths]
     smallest = min(widths, default=800.0)
-    heights = reading_heights(len(widths), height)
+    heights = reading_heights(room.wall.widths, height)
     # At an open end there is no wall to lean: all of the difference is at the other.
     share = {End.OPEN: 0.0}.get(room.wall.left, 1.0), {End.OPEN: 0.0}.get(room.wall.right, 1.0)
     whole = sum(share) or 1.0
     left = [(-(w - smallest) * share[0] / whole * BOW, h) for w, h in zip(widths, heights, strict=True)]
     right = [(smallest + (w - smallest) * share[1] / whole * BOW, h) for w, h in zip(widths, heights, strict=True)]
-    _walls(drawing, left, right, smallest, height)
+    in_order = [sorted(line, key=lambda point: point[1]) for line in (left, right)]
+    _walls(drawing, in_order[0], in_order[1], smallest, height)
     _levels(made, drawing, room, smallest, height)
     _studs(drawing, room, height)
     _standing(made, drawing, number)
@@ -77,7 +81,7 @@ def room_view(made: Made, number: int = 1, chosen: str = "") -> Drawing:
         governs = room.governing is not None and width.length == room.governing.length
         text = made.units.write(width.length)
         drawing.add(Dimension(True, x0, x1, h, 0, text, room.width_key(i), True))
-        place = room.wall.widths[i].place
+        place = room.wall.widths[i].words
         drawing.add(
             Label(-_WALL, h, place, 11, "end", "quiet", hot=f"key:{room.width_key(i)}", shift=(-8, 0)),
         )
@@ -186,11 +190,24 @@ def _case(made: Made, drawing: Drawing, place: Place, x: float, low: float, w: f
     )
 
 
-def reading_heights(count: int, height: float) -> list[float]:
-    """Return heights to draw ``count`` readings at, floor to top, evenly."""
-    if count == 1:
-        return [height * 0.45]
-    return [height * (0.07 + 0.86 * i / (count - 1)) for i in range(count)]
+def reading_heights(readings: Sequence[Reading], height: float) -> list[float]:
+    """Return the heights readings are drawn at: their own, or evenly from floor to top where nobody noted them.
+
+    Those that would lie on each other are moved apart by as much as their numbers need.
+    """
+    count = len(readings)
+    evenly = [height * 0.45] if count == 1 else [height * (0.07 + 0.86 * i / (count - 1)) for i in range(count)]
+    wanted = [
+        min(max(reading.up.mm, height * 0.05), height * 0.95) if reading.up is not None else at
+        for reading, at in zip(readings, evenly, strict=True)
+    ]
+    found = list(wanted)
+    apart, low = min(height * 0.075, height * 0.9 / max(1, count)), height * 0.03
+    for i in sorted(range(count), key=lambda i: wanted[i]):
+        found[i] = low = max(wanted[i], low)
+        low += apart
+    over = max([*found, height * 0.97]) - height * 0.97
+    return [at - over if at - over > 0 else at for at in found]
 
 
 def _walls(drawing: Drawing, left: list[Point], right: list[Point], width: float, height: float) -> None:

@@ -71,6 +71,10 @@ def _member(made: Made, drawing: Drawing, place: Place, lit: bool) -> None:
         return
     if place.letter:
         hot = f"case:{place.letter}"
+        for at, panel in ((x, place.panels[0]), (place.end.mm - place.panels[1].mm, place.panels[1])):
+            if panel:
+                drawing.add(Area(at, low, panel.mm, h, "wood", "ink", 1.0, "grain-y", hot))
+        x, w = place.case_x.mm, place.case_width.mm
         drawing.add(Area(x, low, w, h, tint(place.letter), "ink", 1.2, "", hot))
         if not made.project.case(place.letter).turned:
             for part in made.assembly(place.letter).parts:
@@ -117,14 +121,14 @@ def _widths(made: Made, drawing: Drawing, line: Line, height: float) -> None:
     rows = 2 if len(line.places) > 4 else 1
     turn = 0
     for place in line.places:
-        width = place.width.length
+        width = place.case_width if place.letter else place.width.length
         if width > ZERO:
             key = f"{place.letter}/width" if place.letter else f"space/{place.space}.width"
             # What is too narrow for its number beside its neighbours' carries it over its own head.
             narrow = width.mm < _NARROW * whole
             at, row = (place.high.mm, 0.9) if narrow else (base, sign * (1 + turn % rows))
             turn += not narrow
-            drawing.add(Dimension(True, place.x.mm, place.end.mm, at, row, write(width), key, True))
+            drawing.add(Dimension(True, place.case_x.mm, (place.case_x + width).mm, at, row, write(width), key, True))
     if line.total is None or not line.places:
         return
     start, end = line.places[0].x.mm, line.places[-1].end.mm

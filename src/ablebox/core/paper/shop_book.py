@@ -193,7 +193,7 @@ class _Book:
             self.heading(_EDGE, "The space, as measured" if len(self.made.rooms) == 1 else room.wall.name)
             for reading, number in zip(room.wall.widths, room.widths, strict=True):
                 self.words(
-                    _EDGE, f"{self.write(number.length)} wide at {reading.place}  ({reading.method.words})", width
+                    _EDGE, f"{self.write(number.length)} wide at {reading.words}  ({reading.method.words})", width
                 )
             for also in (room.ceiling, room.mouth, room.usable):
                 if also is not None:

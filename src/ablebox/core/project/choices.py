@@ -11,6 +11,7 @@ from __future__ import annotations
 
 import re
 from dataclasses import replace
+from functools import partial
 from typing import Any
 
 from ..cabinet import places
@@ -128,6 +129,11 @@ def _wall_choice(project: Project, key: str, number: int, rest: str) -> Choice |
     if rest == "tape.body":
         body = project.room.tape_body
         return Choice(key, "tape body", body, ZERO, lambda v: replace(project, room=replace(project.room, tape_body=v)))
+    if rest in ("island.along", "island.away") and wall.island is not None:
+        name = rest.partition(".")[2]
+        words = {"along": "from the first wall's left end", "away": "from the first wall"}[name]
+        island: Any = wall.island
+        return Choice(key, words, getattr(island, name), ZERO, lambda v: put(island=replace(island, **{name: v})))
     if rest == "allowance":
         return Choice(key, "fit allowance", wall.allowance, ZERO, lambda value: put(allowance=value))
     rest = rest.removesuffix(".read")
@@ -150,6 +156,10 @@ def _wall_choice(project: Project, key: str, number: int, rest: str) -> Choice |
 
     if what == "width":
         old = rows[at]
+        if part == "up":
+            words = f"height of the reading at {old.place}"
+            clear = partial(put_row, replace(old, up=None))
+            return Choice(key, words, old.up, ZERO, lambda v: put_row(replace(old, up=v)), clear)
         return Choice(key, f"reading at {old.place}", old.read, _THIN, lambda v: put_row(replace(old, read=v)))
     if what == "stud":
         return Choice(key, f"stud {at + 1}", rows[at], ZERO, put_row)

@@ -11,6 +11,8 @@ Format history (see docs/file-format.md):
 4. How sheets go through the saw; boards on the rack with what cannot be used of them; sheets on which pieces are
    held; offcuts kept or scrapped; parts that belong to no case. A room of several walls with what is on them, and what
    stands between cases.
+5. Corner cases with the face across; ends as they look where they are seen; stiles that follow from the neighbours; kick
+   boards that go on before several cases; how high and how deep a reading was taken; islands.
 """
 
 from __future__ import annotations
@@ -33,7 +35,7 @@ from ..units import System, Units
 from .tree import Project
 from .upgrades import upgraded
 
-FORMAT, VERSION = "ablebox", 4
+FORMAT, VERSION = "ablebox", 5
 
 _INCH, _MM = Units(System.INCH), Units(System.MM)
 _SCHOOL_NAMES = {record: name for schools in SCHOOLS.values() for name, record in schools.items()}

@@ -7,6 +7,7 @@ from dataclasses import replace
 from typing import Any
 
 from ..lengths import ZERO, Length, inches, millimetres
+from ..room.island import Island
 from ..room.obstacle import usual
 from ..room.room import Corner, Way
 from ..room.wall import End, Level, Wall, first_readings, height_at
@@ -29,13 +30,47 @@ def change_wall(project: Project, number: int, **changes: Any) -> Project:
 def with_another_wall(project: Project) -> Project:
     """Return the project with one more wall, round the corner of the last one."""
     inch = project.units.system is System.INCH
-    last = project.room.walls[-1]
+    last = next((wall for wall in reversed(project.room.walls) if wall.island is None), project.room.walls[0])
     high = last.ceiling.read if last.ceiling is not None else (inches(96) if inch else millimetres(2400))
     width = inches(96) if inch else millimetres(2400)
     names = {wall.name for wall in project.room.walls}
     name = next(f"Wall {i}" for i in range(len(names) + 1, 1000) if f"Wall {i}" not in names)
     new = replace(first_readings(width, high), name=name, left=End.CORNER, allowance=last.allowance)
     return with_room(project, walls=(*project.room.walls, new))
+
+
+def with_island(project: Project) -> Project:
+    """Return the project with an island, far enough from the first wall's run to work between (42 in, 1070 mm)."""
+    inch = project.units.system is System.INCH
+    deep, aisle, along = (
+        (inches(25), inches(42), inches(24)) if inch else (millimetres(620), millimetres(1070), millimetres(600))
+    )
+    new = Wall("Island", left=End.OPEN, right=End.OPEN, allowance=ZERO, island=Island(along, deep + aisle))
+    return with_room(project, walls=(*project.room.walls, _named_apart(project, new)))
+
+
+def with_back_row(project: Project, number: int, deep: Length) -> Project:
+    """Return the project with a second row of cases at the back of an island, looking the other way.
+
+    Args:
+        project: the project.
+        number: of the island among the walls.
+        deep: how deep its cases are.
+    """
+    wall = project.wall(number)
+    island = wall.island
+    if island is None:
+        return project
+    away = island.away - deep if not island.faces_wall else island.away + deep
+    behind = Island(island.along, max(ZERO, away), not island.faces_wall)
+    new = replace(wall, name=f"{wall.name}, back", island=behind)
+    return with_room(project, walls=(*project.room.walls, _named_apart(project, new)))
+
+
+def _named_apart(project: Project, wall: Wall) -> Wall:
+    taken = {other.name for other in project.room.walls}
+    names = (wall.name, *(f"{wall.name} {i}" for i in range(2, 1000)))
+    return replace(wall, name=next(name for name in names if name not in taken))
 
 
 def without_wall(project: Project, number: int) -> Project:

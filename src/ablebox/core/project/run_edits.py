@@ -8,7 +8,8 @@ from typing import Any
 
 from ..cabinet.design import Case
 from ..lengths import ZERO, Length, inches, millimetres
-from ..run.line import Line, Place, hangs
+from ..run.line import Line, Place
+from ..run.members import hangs
 from ..run.space import RunSpace, SpaceKind
 from ..run.strip import RunStrip
 from ..units import System
@@ -100,7 +101,7 @@ def _widened(project: Project, place: Place, by: Length) -> Project:
     if place.letter:
         case = project.case(place.letter)
         # A width that followed begins from what it has come to.
-        size = place.width.length + by
+        size = place.case_width + by
         turned = replace(case, depth=size) if case.turned % 2 else replace(case, width=size)
         return project.with_case(replace(turned, follows=False))
     space = project.spaces[place.space - 1]

@@ -40,6 +40,8 @@ def upgraded_shop(shop: Any, version: int) -> Any:
         shop = _to_4(shop)
         if isinstance(shop.get("presets"), dict):
             shop["presets"] = {name: _counter_to_4(way) for name, way in shop["presets"].items()}
+    if version < 4 and isinstance(shop.get("presets"), dict):
+        shop["presets"] = {name: _built_to_5(way) for name, way in shop["presets"].items()}
     for name in ("done", "held", "rests", "loose", "spaces", "strips"):
         shop.pop(name, None)
     return shop
@@ -256,4 +258,48 @@ def _boards_to_4(row: Any) -> Any:
     return row
 
 
-_STEPS = (_to_2, _to_3, _to_4)
+def _to_5(project: dict[str, Any]) -> dict[str, Any]:
+    """To forms in a corner, ends that are seen, bases that go on, and where readings were taken."""
+    if isinstance(project.get("cases"), list):
+        project["cases"] = [_case_to_5(case) for case in project["cases"]]
+    room = project.get("room")
+    if isinstance(room, dict) and isinstance(room.get("walls"), list):
+        project["room"] = {**room, "walls": [_wall_to_5(wall) for wall in room["walls"]]}
+    return project
+
+
+def _case_to_5(case: Any) -> Any:
+    if not isinstance(case, dict):
+        return case
+    looks = {side: {"school": "undecided"} for side in ("left_seen", "right_seen")}
+    return _built_to_5({**case, "plan": {"school": "straight"}, **looks})
+
+
+def _built_to_5(case: Any) -> Any:
+    """Bring frame and base of a case, or of a way of building, up to date."""
+    if not isinstance(case, dict):
+        return case
+    frame, kick = case.get("frame"), case.get("kick")
+    if isinstance(frame, dict) and frame.get("school") == "face-frame":
+        case = {**case, "frame": {**frame, "follow": False}}
+    if isinstance(kick, dict) and kick.get("school") in ("notched", "feet"):
+        case = {**case, "kick": {**kick, "carried": False}}
+    return case
+
+
+def _wall_to_5(wall: Any) -> Any:
+    if not isinstance(wall, dict):
+        return wall
+    wall = {**wall, "island": None}
+    if isinstance(wall.get("widths"), list):
+        wall["widths"] = [_reading_to_5(reading) for reading in wall["widths"]]
+    for name in ("ceiling", "mouth"):
+        wall[name] = _reading_to_5(wall.get(name))
+    return wall
+
+
+def _reading_to_5(reading: Any) -> Any:
+    return {**reading, "up": None, "deep": ""} if isinstance(reading, dict) else reading
+
+
+_STEPS = (_to_2, _to_3, _to_4, _to_5)

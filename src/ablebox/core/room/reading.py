@@ -37,6 +37,19 @@ _WORDS = {
 }
 
 
+class Deep(Enum):
+    """How deep in a space a reading was taken."""
+
+    ANY = ""
+    FRONT = "front"
+    BACK = "back"
+
+    @property
+    def words(self) -> str:
+        """What it is called on screen."""
+        return {"": "front or back, not noted", "front": "at the front", "back": "at the back"}[self.value]
+
+
 @dataclass(frozen=True, slots=True)
 class Reading:
     """One reading.
@@ -45,17 +58,28 @@ class Reading:
         place: where it was taken, such as ``floor`` or ``eye height``.
         read: what stood on the tool.
         method: how it was taken.
+        up: how high over the floor it was taken; ``None`` if nobody noted that.
+        deep: how deep in the space.
     """
 
     place: str
     read: Length
     method: Method = Method.TAPE_ACROSS
+    up: Length | None = None
+    deep: Deep = Deep.ANY
 
     def __post_init__(self) -> None:
         if not self.place.strip():
             raise ValueError("a reading says where it was taken")
         if self.read <= ZERO:
             raise ValueError("a reading is above 0")
+        if self.up is not None and self.up < ZERO:
+            raise ValueError("a reading is taken on the floor or above it")
+
+    @property
+    def words(self) -> str:
+        """Where it was taken, with its depth."""
+        return self.place if self.deep is Deep.ANY else f"{self.place}, {self.deep.value}"
 
     def reckon(self, book: Book, key: str, label: str, body: Length) -> Reckoned:
         """Return the length it stands for: the reading, and the tape's body where it is missing.

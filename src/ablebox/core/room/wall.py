@@ -14,6 +14,7 @@ from itertools import pairwise
 
 from ..lengths import ZERO, Length, inches
 from ..reckoning import Book, Origin, Reckoned, leaf
+from .island import Island
 from .obstacle import Obstacle
 from .reading import Method, Reading
 
@@ -72,6 +73,7 @@ class Wall:
         ceilings: how high the ceiling is along it, where it is not level: a slope, a soffit, a stair.
         studs: where the middles of studs are, from the left end.
         obstacles: what is on it.
+        island: where it stands if it is no wall but an island; ``None`` for a wall.
     """
 
     name: str = "Alcove"
@@ -85,11 +87,12 @@ class Wall:
     ceilings: tuple[Level, ...] = ()
     studs: tuple[Length, ...] = ()
     obstacles: tuple[Obstacle, ...] = ()
+    island: Island | None = None
 
     def __post_init__(self) -> None:
         if self.allowance < ZERO:
             raise ValueError("the allowance is 0 or more")
-        places = [reading.place for reading in self.widths]
+        places = [(reading.place, reading.deep) for reading in self.widths]
         if len(set(places)) != len(places):
             raise ValueError("two readings of width have the same place")
         for levels in (self.floor, self.ceilings):
@@ -144,7 +147,7 @@ class Measured:
     def widths(self) -> tuple[Reckoned, ...]:
         """Each width, in the order the readings were taken."""
         return tuple(
-            reading.reckon(self._book, f"width.{i + 1}", f"width at {reading.place}", self.tape_body)
+            reading.reckon(self._book, f"width.{i + 1}", f"width at {reading.words}", self.tape_body)
             for i, reading in enumerate(self.wall.widths)
         )
 

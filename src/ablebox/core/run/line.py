@@ -7,14 +7,14 @@ corner the run of the wall before takes its depth first. Hung cases share the wa
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Mapping, Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 
 from ..cabinet.design import Case
-from ..case.base_hung import Hung
 from ..lengths import ZERO, Length
 from ..reckoning import Book, Origin, Reckoned, added_up, leaf
 from ..room.wall import End, Measured
+from .members import Member, hangs, lowest, members
 from .space import RunSpace
 
 
@@ -30,6 +30,7 @@ class Place:
         low: its lower edge over the floor.
         high: its upper edge over the floor.
         depth: how deep it is.
+        panels: what end panels at its left and its right take of its width.
     """
 
     letter: str
@@ -39,6 +40,17 @@ class Place:
     low: Length
     high: Length
     depth: Length
+    panels: tuple[Length, Length] = (ZERO, ZERO)
+
+    @property
+    def case_x(self) -> Length:
+        """Where the case itself begins, behind an end panel at its left."""
+        return self.x + self.panels[0]
+
+    @property
+    def case_width(self) -> Length:
+        """How wide the case itself is."""
+        return self.width.length - self.panels[0] - self.panels[1]
 
     @property
     def end(self) -> Length:
@@ -77,11 +89,6 @@ class Line:
         return self.usable.length - self.total.length
 
 
-def hangs(case: Case) -> bool:
-    """Whether a case hangs on the wall."""
-    return isinstance(case.kick, Hung)
-
-
 def width_of_space(space: RunSpace, number: int, shared: Mapping[int, Reckoned]) -> Reckoned:
     """Return what a space takes of the run: its width, an appliance's with the air at both sides."""
     book, words = Book(f"space/{number}."), space.name or space.kind.words
@@ -96,31 +103,23 @@ def width_of_space(space: RunSpace, number: int, shared: Mapping[int, Reckoned])
     return book.named(own + air.times(2), f"place of {words}", "place")
 
 
-def _members(
-    number: int, cases: Sequence[Case], spaces: Sequence[RunSpace], upper: bool
-) -> list[tuple[Case | None, int]]:
-    """Return the members of one wall, in order: cases as they stand in the project, each after the spaces before it.
-
-    Beside what hangs, a case that stands on the floor counts as far as it is higher than the lowest hung one.
-    """
-    standing = [case for case in cases if case.in_alcove and case.wall == number]
-    own = [(i, s) for i, s in enumerate(spaces, start=1) if s.wall == number and s.upper is upper]
-    letters, low = {case.letter for case in standing}, _lowest(standing)
-    members: list[tuple[Case | None, int]] = []
-    for case in standing:
-        members += [(None, i) for i, space in own if space.before == case.letter]
-        if hangs(case) is upper or (upper and low is not None and case.height > low):
-            members.append((case, 0))
-    return members + [(None, i) for i, space in own if space.before not in letters]
+#: Thickness of the end panels each case gets, by its letter and the side.
+Panels = Mapping[str, Mapping[str, Reckoned]]
 
 
-def _lowest(cases: Iterable[Case]) -> Length | None:
-    """Return how high the lowest hung case hangs."""
-    return min((case.hang for case in cases if hangs(case)), default=None)
+def _taken(case: Case, widths: Mapping[str, Reckoned], panels: Panels) -> Reckoned:
+    """Return what a case takes of the run: its width, or its depth where it stands turned; end panels with it."""
+    own = _of_case(case, widths)
+    added = panels.get(case.letter)
+    if not added:
+        return own
+    total = own.times(1)
+    for each in added.values():
+        total = total + each
+    return Book(f"{case.letter}/").named(total, f"place of case {case.letter}", "place")
 
 
-def _taken(case: Case, widths: Mapping[str, Reckoned]) -> Reckoned:
-    """Return what a case takes of the run: its width, or its depth where it stands turned by a quarter."""
+def _of_case(case: Case, widths: Mapping[str, Reckoned]) -> Reckoned:
     book, words = Book(f"{case.letter}/"), f"case {case.letter}"
     if case.turned % 2:
         return book.chosen(case.depth, f"{words}, its depth", "depth")
@@ -128,7 +127,7 @@ def _taken(case: Case, widths: Mapping[str, Reckoned]) -> Reckoned:
 
 
 def lines(
-    cases: Sequence[Case], spaces: Sequence[RunSpace], walls: Sequence[Measured]
+    cases: Sequence[Case], spaces: Sequence[RunSpace], walls: Sequence[Measured], panels: Panels | None = None
 ) -> tuple[list[Line], dict[str, Reckoned]]:
     """Return the runs of all walls, and the widths of the cases that follow, by letter.
 
@@ -136,6 +135,7 @@ def lines(
         cases: all cases.
         spaces: all spaces.
         walls: the walls as measured, in order.
+        panels: thickness of the end panels cases get.
     """
     found: list[Line] = []
     widths: dict[str, Reckoned] = {}
@@ -143,12 +143,13 @@ def lines(
     for room in walls:
         floor: Line | None = None
         for upper in (False, True):
-            line, own = _line(room, cases, spaces, upper, before[upper], floor)
+            line, own = _line(room, cases, spaces, upper, before[upper], floor, panels or {})
             widths |= own
             if upper is False:
                 floor = line
             found.append(line)
-        before = {line.upper: line for line in found[-2:]}
+        if room.wall.island is None:
+            before = {line.upper: line for line in found[-2:]}
     return found, widths
 
 
@@ -159,9 +160,10 @@ def _line(
     upper: bool,
     corner: Line | None,
     floor: Line | None,
+    panels: Panels,
 ) -> tuple[Line, dict[str, Reckoned]]:
-    members = _members(room.number, cases, spaces, upper)
-    hung_at = _lowest(case for case, _ in members if case is not None)
+    row = members(room.number, cases, spaces, upper)
+    hung_at = lowest(member.case for member in row)
     start, usable = ZERO, room.usable
     taken_round = _round_the_corner(room, corner)
     if taken_round is not None:
@@ -171,14 +173,18 @@ def _line(
     if End.OPEN not in (room.wall.left, room.wall.right) and room.governing is not None and taken_round is None:
         start += room.wall.allowance.share(2)[0]
     followers = [
-        case
-        for case, _ in members
-        if case is not None and case.follows and not case.turned % 2 and hangs(case) is upper
+        member.case
+        for member in row
+        if member.case is not None
+        and member.case.follows
+        and not member.case.turned % 2
+        and hangs(member.case) is upper
     ]
-    shares = [space for case, space in members if case is None and spaces[space - 1].width is None]
-    own, shared = _shared(room, upper, usable, members, spaces, followers, shares)
+    shares = [member.space for member in row if member.case is None and spaces[member.space - 1].width is None]
+    own, shared = _shared(room, upper, usable, row, spaces, followers, shares, panels)
     places, x = [], start
-    for case, number in members:
+    for member in row:
+        case, number = member.case, member.space
         if case is None:
             space = spaces[number - 1]
             width = width_of_space(space, number, shared)
@@ -190,25 +196,27 @@ def _line(
                 x = max(x, standing.end)
             continue
         else:
-            width = _taken(case, own)
+            width = _taken(case, own, panels)
             low = case.hang if upper else ZERO
-            places.append(Place(case.letter, 0, width, x, low, low + case.height, case.depth))
+            thick = panels.get(case.letter, {})
+            both = tuple(thick[side].length if side in thick else ZERO for side in ("left", "right"))
+            places.append(Place(case.letter, 0, width, x, low, low + case.height, case.depth, both))  # type: ignore[arg-type]
         x += width.length
     total = added_up(place.width for place in places) if places else None
     if total is not None:
         key = f"run{'' if room.number == 1 else room.number}{'.upper' if upper else ''}/width"
         total = Reckoned(total.length, "width of the run", key, Origin.RECKONED, "", total.terms)
-    tall = [p.width for p in _tall(members, upper, floor)]
+    tall = [p.width for p in _tall(row, upper, floor)]
     for each in tall:
         if usable is not None:
             usable = _usable(room, upper, usable - each)
     return Line(room.number, upper, tuple(places), total, usable), own
 
 
-def _tall(members: list[tuple[Case | None, int]], upper: bool, floor: Line | None) -> list[Place]:
+def _tall(row: list[Member], upper: bool, floor: Line | None) -> list[Place]:
     if not upper or floor is None:
         return []
-    letters = {case.letter for case, _ in members if case is not None and not hangs(case)}
+    letters = {member.case.letter for member in row if member.case is not None and not hangs(member.case)}
     return [place for place in floor.places if place.letter in letters]
 
 
@@ -232,19 +240,24 @@ def _shared(
     room: Measured,
     upper: bool,
     usable: Reckoned | None,
-    members: list[tuple[Case | None, int]],
+    row: list[Member],
     spaces: Sequence[RunSpace],
     followers: list[Case],
     shares: list[int],
+    panels: Panels,
 ) -> tuple[dict[str, Reckoned], dict[int, Reckoned]]:
     """Return the widths of the cases that follow and of the spaces without one: equal shares of what is left."""
     if usable is None or not (followers or shares):
         return {}, {}
     left = usable.times(1)
-    for case, number in members:
+    for member in row:
+        case, number = member.case, member.space
         if case is not None and case not in followers:
-            left = left - _taken(case, {})
-        elif case is None and number not in shares:
+            left = left - _taken(case, {}, panels)
+        elif case is not None:
+            for each in panels.get(case.letter, {}).values():
+                left = left - each
+        elif number not in shares:
             left = left - width_of_space(spaces[number - 1], number, {})
     count = len(followers) + len(shares)
     widths: dict[str, Reckoned] = {}

@@ -12,6 +12,7 @@ from ..assembly.check import Flaw, check
 from ..assembly.part import Assembly
 from ..cabinet.build import build
 from ..cabinet.design import Case
+from ..case.end.choice import SeenEnd
 from ..cuts.problem import Block, Piece, Problem, Sawing, Supply
 from ..errors import AbleBoxError
 from ..lengths import Length
@@ -23,10 +24,12 @@ from ..project.placed import FILLER, LOOSE, STRIP
 from ..project.tree import Project
 from ..reckoning import Reckoned
 from ..room.wall import Measured
-from ..run.base_frames import under_all
+from ..run.bases import under_all
 from ..run.beside import rows
 from ..run.counters import counter_across
+from ..run.ends import SIDES, ends, look, panels
 from ..run.line import Line, Place, lines
+from ..run.stiles import following
 from ..stock import Goods, Grain, Saw, SawStyle, Sheet
 from ..units import Units
 from .grain_blocks import grain_blocks
@@ -38,9 +41,11 @@ class _Built:
     """What one case comes to, kept while nothing it depends on changes."""
 
     case: Case
+    design: Case
     width: Reckoned | None
     under: Reckoned | None
     across: Reckoned | None
+    seen: dict[str, SeenEnd]
     measured: dict[str, Length]
     assembly: Assembly
     parts: list[Part] | None = None
@@ -64,7 +69,9 @@ class Made:
         self.units = project.units
         body = project.room.tape_body
         self.rooms = tuple(Measured(wall, body, i) for i, wall in enumerate(project.room.walls, start=1))
-        self.lines, self.widths = lines(project.cases, project.spaces, self.rooms)
+        self.ends = ends(project.cases, project.spaces, self.rooms)
+        self._thick = self._panels()
+        self.lines, self.widths = lines(project.cases, project.spaces, self.rooms, self._thick)
         self.rows = rows(project.cases, self.lines)
         same_shop = before is not None and before.project.rack is project.rack and before.units == project.units
         old = {built.case.letter: built for built in before._built} if before is not None and same_shop else {}
@@ -77,11 +84,34 @@ class Made:
         width, under = self.widths.get(case.letter), under_all(case.letter, row, self.widths)
         measured = {k: v for k, v in project.measured.items() if k.startswith(f"{case.letter}/")}
         across = counter_across(case, self.line(case.wall)) if case.in_alcove else None
-        now = width, under, across, measured
-        if old is not None and old.case is case and (old.width, old.under, old.across, old.measured) == now:
-            return old
-        assembly = build(case, project.rack, project.units, project.measured, width, under, across)
-        return _Built(case, width, under, across, measured, assembly)
+        design = self._following(case)
+        looks = {side: look(case, side, self.ends) for side in SIDES}
+        seen = {side: each for side, each in looks.items() if each is not None}
+        now = width, under, across, seen, measured
+        if (
+            old is not None
+            and old.design == design
+            and (old.width, old.under, old.across, old.seen, old.measured) == now
+        ):
+            return old if old.case is case else replace(old, case=case)
+        assembly = build(design, project.rack, project.units, project.measured, width, under, across, seen)
+        return _Built(case, design, *now, assembly)
+
+    def _following(self, case: Case) -> Case:
+        """Return a case as it is built: stiles that follow from its neighbours as they come out."""
+        room = self.rooms[case.wall - 1]
+        spare = room.wall.allowance.share(2)[0] + room.spread
+        thick = {side: each.length for side, each in self._thick.get(case.letter, {}).items()}
+        return following(case, self.ends, spare, thick)
+
+    def _panels(self) -> dict[str, dict[str, Reckoned]]:
+        """Return the thickness of the end panels each case gets, by its letter and the side."""
+        found, rack = {}, self.project.rack
+        for case in self.project.cases:
+            own = panels(case, self.ends)
+            if own:
+                found[case.letter] = {side: end.thickness(rack, self.units) for side, end in own.items()}
+        return found
 
     def assembly(self, letter: str) -> Assembly:
         """Return a case as built.

@@ -8,6 +8,8 @@ from . import (
     appliance,
     built,
     cut_pieces,
+    diagonal,
+    ends,
     fit,
     fronts,
     grain,
@@ -27,7 +29,7 @@ from .snag import Check, Snag
 
 CHECKS: tuple[Check, ...] = (
     *fit.CHECKS, *built.CHECKS, *stock.CHECKS, *joints.CHECKS, *neighbours.CHECKS, *holes.CHECKS, *fronts.CHECKS,
-    *opening.CHECKS, *hardware.CHECKS, *appliance.CHECKS, *grain.CHECKS, *cut_pieces.CHECKS, *held.CHECKS, *saw.CHECKS, *sag.CHECKS, *readings.CHECKS, *room.CHECKS,
+    *opening.CHECKS, *hardware.CHECKS, *appliance.CHECKS, *grain.CHECKS, *cut_pieces.CHECKS, *held.CHECKS, *saw.CHECKS, *ends.CHECKS, *diagonal.CHECKS, *sag.CHECKS, *readings.CHECKS, *room.CHECKS,
 )  # fmt: skip
 
 

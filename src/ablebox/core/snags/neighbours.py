@@ -11,40 +11,57 @@ from ..case.base_frame import BaseFrame
 from ..case.counter.none import NoCounter
 from ..case.counter.sheet_top import SheetTop
 from ..case.frame.face_frame import FaceFrame
+from ..run.bases import Running
 from ..run.counters import covered
 from ..shop.made import Made
 from .snag import Check, Fix, Level, Snag
 
 
-def base_frames_agree(made: Made) -> Iterator[Snag]:
-    """Cases on one base frame stand on the same height, and the first one has it."""
+def bases_agree(made: Made) -> Iterator[Snag]:
+    """Cases on one base stand on the same height, and the first one has it."""
     for row in made.rows:
         yield from _one_base(made, row)
 
 
 def _one_base(made: Made, row: list[Case]) -> Iterator[Snag]:
-    leader = None
+    leader: Case | None = None
     for case in row:
-        if not isinstance(case.kick, BaseFrame):
+        kick = case.kick
+        if not isinstance(kick, Running):
             leader = None
             continue
-        if not case.kick.carried:
+        if not kick.carried:
             leader = case
             continue
-        if leader is None or not isinstance(leader.kick, BaseFrame):
-            text = f"{case.letter}: it is to stand on its left neighbour's base frame, and there is none."
-            after = made.project.with_case(replace(case, kick=replace(case.kick, carried=False)))
-            yield Snag("base.none", Level.STOP, text, case.letter, "", Fix("Give it a frame of its own", after))
+        what = "base frame" if isinstance(kick, BaseFrame) else "kick board"
+        if leader is None or type(leader.kick) is not type(kick):
+            text = f"{case.letter}: its left neighbour's {what} is to go on under it, and there is none."
+            after = made.project.with_case(replace(case, kick=replace(kick, carried=False)))
+            yield Snag("base.none", Level.STOP, text, case.letter, "", Fix(f"Give it a {what} of its own", after))
+        else:
+            yield from _same_base(made, case, leader, what)
+
+
+def _same_base(made: Made, case: Case, leader: Case, what: str) -> Iterator[Snag]:
+    """A base that goes on has one height, and one place behind the face."""
+    write = made.units.write
+    for name, how in (("height", "high"), ("depth", "deep"), ("setback", "set back")):
+        own, theirs = getattr(case.kick, name, None), getattr(leader.kick, name, None)
+        if own == theirs or own is None or theirs is None:
             continue
-        if case.kick.height != leader.kick.height:
-            write = made.units.write
-            text = (
-                f"{case.letter} is reckoned for a base frame {write(case.kick.height)} high and stands on that of "
-                f"{leader.letter}, {write(leader.kick.height)} high."
-            )
-            after = made.project.with_case(replace(case, kick=replace(case.kick, height=leader.kick.height)))
-            fix = Fix(f"Make it {write(leader.kick.height)}", after)
-            yield Snag("base.height", Level.STOP, text, case.letter, f"{case.letter}/kick.height", fix)
+        text = (
+            f"{case.letter} is reckoned for a {what} {write(own)} {how} and stands on that of "
+            f"{leader.letter}, {write(theirs)} {how}."
+        )
+        after = made.project.with_case(replace(case, kick=replace(case.kick, **{name: theirs})))
+        yield Snag(
+            f"base.{name}",
+            Level.STOP,
+            text,
+            case.letter,
+            f"{case.letter}/kick.{name}",
+            Fix(f"Make it {write(theirs)}", after),
+        )
 
 
 def _beside(row: list[Case]) -> Iterator[tuple[Case, Case | None, str, str]]:
@@ -58,7 +75,7 @@ def stiles_agree(made: Made) -> Iterator[Snag]:
     """Where one stile covers two sides, the neighbour's stands proud by just what it covers."""
     write = made.units.write
     for case, other, own, theirs in (pair for row in made.rows for pair in _beside(row)):
-        if isinstance(case.frame, FaceFrame) and getattr(case.frame, own).neighbours:
+        if isinstance(case.frame, FaceFrame) and not case.frame.follow and getattr(case.frame, own).neighbours:
             covered = getattr(case.frame, own).width
             frame_there = other.frame if other is not None else None
             stile = getattr(frame_there, theirs) if isinstance(frame_there, FaceFrame) else None
@@ -101,4 +118,4 @@ def tops_agree(made: Made) -> Iterator[Snag]:
                     yield Snag("counter.height", Level.STOP, text, letter, f"{letter}/height", fix)
 
 
-CHECKS: tuple[Check, ...] = (base_frames_agree, stiles_agree, tops_agree)
+CHECKS: tuple[Check, ...] = (bases_agree, stiles_agree, tops_agree)

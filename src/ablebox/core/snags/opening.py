@@ -55,7 +55,7 @@ class _Front:
 def _fronts(made: Made) -> Iterator[list[_Front]]:
     """Return the fronts of each run, then of what stands free, where they lie along it."""
     for line in made.lines:
-        at = {place.letter: place.x.ticks for place in line.places if place.letter}
+        at = {place.letter: place.case_x.ticks for place in line.places if place.letter}
         yield [front for letter, x in at.items() for front in _of_case(made, letter, x)]
     x, free = 0, []
     for case in made.project.cases:
@@ -212,13 +212,17 @@ def _in_the_door(space: FrontSpace, shelf: Placed, thick: Length) -> tuple[Lengt
 def round_the_corner(made: Made) -> Iterator[Snag]:
     """In a corner fronts and their pulls pass each other only where a filler keeps them apart."""
     write = made.units.write
-    for before, room in pairwise(made.rooms):
+    walls = [room for room in made.rooms if room.wall.island is None]
+    for before, room in pairwise(walls):
         for upper in (False, True):
             last = next((p for p in reversed(made.line(before.number, upper).places) if p.letter), None)
             first = next((p for p in made.line(room.number, upper).places if p.letter), None)
             if room.wall.left is not End.CORNER or last is None or first is None:
                 continue
             stands = max((_stands_out(made, letter) for letter in (last.letter, first.letter)), default=ZERO)
+            if made.assembly(last.letter).slant is not None:
+                # A face across the corner has a check of its own.
+                continue
             gap = first.x - last.depth
             if stands and gap < stands:
                 text = (

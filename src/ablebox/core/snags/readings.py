@@ -27,19 +27,21 @@ def body_forgotten(made: Made) -> Iterator[Snag]:
             if near and reading.method is Method.TAPE_ACROSS:
                 write = made.units.write
                 text = (
-                    f"The width at {reading.place} is {write(short)} less than the widest, about the length of the tape's "
+                    f"The width at {reading.words} is {write(short)} less than the widest, about the length of the tape's "
                     f"body ({write(body)}): was the body in the corner?"
                 )
                 rows = list(room.wall.widths)
                 rows[i] = replace(reading, method=Method.TAPE_BODY)
                 after = made.project.with_wall(room.number, replace(room.wall, widths=tuple(rows)))
-                fix = Fix(f"Add the tape's body at {reading.place}", after)
+                fix = Fix(f"Add the tape's body at {reading.words}", after)
                 yield Snag("room.tape-body", Level.WARN, text, "", room.width_key(i), fix)
 
 
 def too_few(made: Made) -> Iterator[Snag]:
     """One reading says nothing about walls that lean or bow."""
     for room in made.rooms:
+        if room.wall.island is not None:
+            continue
         count, of = len(room.widths), "" if len(made.rooms) == 1 else f" of {room.wall.name}"
         if count == 1:
             text = f"The width{of} was read at one place only; read it at floor, counter and top, the smallest governs."

@@ -12,7 +12,8 @@ from ..case.back_none import NoBack
 from ..case.cutouts import Cutout
 from ..lengths import ZERO, Length, inches
 from ..room.obstacle import OBSTACLES, Deal, Obstacle
-from ..run.line import Place, hangs
+from ..run.line import Place
+from ..run.members import hangs
 from ..run.space import SpaceKind
 from ..shop.made import Made
 from .snag import Check, Fix, Level, Snag
@@ -43,10 +44,11 @@ def _obstacle(made: Made, case: Case, place: Place, obstacle: Obstacle, key: str
     if obstacle.deal is Deal.CUT:
         if isinstance(case.back, NoBack):
             return
-        x, z = obstacle.x - place.x, obstacle.low - place.low
+        x, z = obstacle.x - place.case_x, obstacle.low - place.low
         if any(_covers(cutout, x, z, obstacle) for cutout in case.cutouts):
+            yield from _out_of_reach(made, case, obstacle, (x, x + obstacle.width, z, z + obstacle.height), key)
             return
-        inside = x > ZERO and x + obstacle.width < place.width.length
+        inside = x > ZERO and x + obstacle.width < place.case_width
         fix = None
         if inside and z > ZERO:
             opening = Cutout(words, x - _ROUND, z - _ROUND, obstacle.width + _ROUND * 2, obstacle.height + _ROUND * 2)
@@ -71,6 +73,27 @@ def _obstacle(made: Made, case: Case, place: Place, obstacle: Obstacle, key: str
         yield Snag("room.clear", Level.STOP, text, case.letter, key)
 
 
+def _out_of_reach(
+    made: Made, case: Case, obstacle: Obstacle, at: tuple[Length, Length, Length, Length], key: str
+) -> Iterator[Snag]:
+    """An outlet that was cut out for is out of reach behind a drawer, or behind what is fixed."""
+    if not OBSTACLES[obstacle.kind].reach or case.turned:
+        return
+    left, right, low, high = at
+    for space in made.assembly(case.letter).fronts:
+        x0, x1, z0, z1 = space.opening
+        if space.side == "front" and x0 < right and left < x1 and z0 < high and low < z1:
+            if space.opens == "out":
+                how = f"behind {case.letter}'s {space.words}: the box has to be lifted out to reach it"
+            elif not space.opens and space.roles:
+                how = f"behind {case.letter}'s {space.words}, which does not open"
+            else:
+                continue
+            text = f"The {obstacle.words} is {how}; move it, have it moved by a licensed trade, or put a door there."
+            yield Snag("room.reach", Level.WARN, text, case.letter, key)
+            return
+
+
 def _covers(cutout: Cutout, x: Length, z: Length, obstacle: Obstacle) -> bool:
     return (
         cutout.x <= x
@@ -84,7 +107,7 @@ def something_to_fasten_to(made: Made) -> Iterator[Snag]:
     """Where studs were found, a hung case and a tall one reaches one; else it is fastened to its neighbour."""
     for line in made.lines:
         room = made.rooms[line.wall - 1]
-        if not room.wall.studs:
+        if not room.wall.studs or room.wall.island is not None:
             continue
         for place in line.places:
             case = made.project.case(place.letter) if place.letter else None
@@ -133,6 +156,38 @@ def _round_the_turn(width: Length, turn: Length, deep: Length) -> Length:
     a, b, d = width.mm, turn.mm, deep.mm
     best = min((a * sin(t) + b * cos(t) - d) / (sin(t) * cos(t)) for t in (pi / 2 * i / 400 for i in range(4, 397)))
     return Length(max(0, int(best * 16_000)))
+
+
+#: Least way between two fronts; one person works in 42 in, two in 48 (Kitchen Planning Guidelines, National Kitchen and Bath
+#: Association, from memory).
+_WAY, _WORK = inches(36), inches(42)
+
+
+def round_islands(made: Made) -> Iterator[Snag]:
+    """An island leaves a way to the run before it, is fastened to the floor, and its back is decided where it is seen."""
+    write = made.units.write
+    beside = max((place.depth for place in made.line(1).places), default=ZERO)
+    for room in made.rooms:
+        island, places = room.wall.island, made.line(room.number).places
+        if island is None or not places:
+            continue
+        way = island.away - beside
+        key = f"{room.prefix}island.away"
+        if way < _WORK:
+            far = beside + _WORK
+            wall = replace(room.wall, island=replace(island, away=far))
+            fix = Fix(f"Set it {write(far)} from the wall", made.project.with_wall(room.number, wall))
+            level = Level.STOP if way < _WAY else Level.NOTE
+            text = (
+                f"Between {room.wall.name} and the run of {made.rooms[0].wall.name} there are {write(way)}: {write(_WAY)} is the least to "
+                f"pass, {write(_WORK)} to work in."
+            )
+            yield Snag("room.aisle", level, text, "", key, fix)
+        names = ", ".join(place.letter for place in places if place.letter)
+        text = (
+            f"{room.wall.name} ({names}) stands free: screw cleats to the floor inside its base, and the base to them."
+        )
+        yield Snag("room.island", Level.NOTE, text, places[0].letter)
 
 
 def appliances_breathe(made: Made) -> Iterator[Snag]:
@@ -186,4 +241,5 @@ CHECKS: tuple[Check, ...] = (
     appliances_breathe,
     something_to_fasten_to,
     corners_square,
+    round_islands,
 )

@@ -40,7 +40,7 @@ from .stage import Stage
 _ASKED = (
     "width", "height", "depth", "inside.width", "inside.height", "inside.depth", "bottom/length", "bottom/width",
     "top/length", "back/length", "back/width", "frame.between", "partition/length", "fixed/length", "shelf/length",
-    "shelf/width", "door/length", "door/width",
+    "shelf/width", "door/length", "door/width", "plan.across", "plan.left", "plan.right", "plan.keep",
 )  # fmt: skip
 _VIEWS = (("section", "Section"), ("plan", "Plan"), ("apart", "Taken apart"))
 

@@ -8,6 +8,7 @@ from functools import partial
 
 from PyQt6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QVBoxLayout
 
+from ...core.drawing.plan_view import plan_view
 from ...core.drawing.room_view import room_view
 from ...core.lengths import ZERO, Length
 from ...core.project import room_edits
@@ -47,6 +48,10 @@ class RoomStage(Stage):
         add.setObjectName("add-wall")
         add.clicked.connect(self.add_wall)
         self.head.addWidget(add)
+        island = QPushButton("Add an island")
+        island.setObjectName("add-island")
+        island.clicked.connect(self.add_island)
+        self.head.addWidget(island)
         self._shown = 0
         self.drawing = DrawingView(desk, "alcove")
         self.drawing.clicked.connect(self._clicked)
@@ -84,6 +89,7 @@ class RoomStage(Stage):
         more.setObjectName("add-to-wall")
         more.setMenu(self._menu(more))
         row.addWidget(more)
+        self._wall_only = (meter, more)
         row.addStretch(1)
         self.body.addLayout(row)
 
@@ -120,7 +126,7 @@ class RoomStage(Stage):
         """Return whether the room is measured."""
         walls = self.desk.document.project.room.walls
         blocked = any(snag.code.startswith(("room.", "fit.")) and snag.level < 2 for snag in self.desk.document.snags)
-        count = min(len(wall.widths) for wall in walls)
+        count = min(len(wall.widths) for wall in walls if wall.island is None)
         if blocked or any(snag.code.startswith(("fit.", "room.no", "room.one")) for snag in self.desk.document.snags):
             return "look again"
         if len(walls) > 1:
@@ -134,6 +140,8 @@ class RoomStage(Stage):
         room, write = made.rooms[self.number - 1], made.units.write
         words = f"Sizes in {made.units.words}. The smallest width governs"
         words += f"; the readings are {write(room.spread)} apart." if room.spread > ZERO else "."
+        if wall.island is not None:
+            words = f"Sizes in {made.units.words}. An island has no wall behind it; both ends are free."
         self.under.set_text(words)
         self._walls()
         self._buttons["add-ceiling"].setVisible(wall.ceiling is None)
@@ -179,7 +187,13 @@ class RoomStage(Stage):
         if self._shown not in (0, self.number):
             self.refresh()
             return
-        self.drawing.show_drawing(room_view(self.desk.document.made, self.number, self.desk.selection.number))
+        made, island = self.desk.document.made, self.wall.island
+        for button in (*self._buttons.values(), *self._wall_only):
+            button.setEnabled(island is None)
+        if island is not None:
+            self.drawing.show_drawing(plan_view(made, self.number))
+            return
+        self.drawing.show_drawing(room_view(made, self.number, self.desk.selection.number))
         self._buttons["remove-reading"].setEnabled(self._chosen() is not None)
 
     def _clicked(self, hot: str) -> None:
@@ -254,6 +268,12 @@ class RoomStage(Stage):
         """Add a wall round the corner, and show it."""
         after = room_edits.with_another_wall(self.desk.document.project)
         if not self.desk.change("Add a wall", after):
+            self.desk.selection.select(wall=len(after.room.walls), number="")
+
+    def add_island(self) -> None:
+        """Add an island before the first wall, and show it."""
+        after = room_edits.with_island(self.desk.document.project)
+        if not self.desk.change("Add an island", after):
             self.desk.selection.select(wall=len(after.room.walls), number="")
 
     def add_obstacle(self, kind: str) -> None:

@@ -9,6 +9,7 @@ from functools import partial
 
 from PyQt6.QtWidgets import QComboBox, QGridLayout, QHBoxLayout, QLineEdit, QPushButton, QVBoxLayout
 
+from ...core.lengths import ZERO
 from ...core.project import room_edits
 from ...core.project.tree import Project
 from ...core.room.obstacle import Deal
@@ -36,6 +37,9 @@ _LEVELS = {
 def add_room(desk: Desk, column: QVBoxLayout, number: int) -> None:
     """Add everything that is known of a wall but its readings, and of the way in."""
     wall, change = desk.document.project.wall(number), _changing(desk)
+    if wall.island is not None:
+        _island(desk, column, number, change)
+        return
     _heading(column, "At its ends")
     for side in ("left", "right"):
         combo = choice_box(
@@ -55,8 +59,43 @@ def add_room(desk: Desk, column: QVBoxLayout, number: int) -> None:
         add_thing(desk, column, number, "studs", 1)
     _corners(desk, column, number, change)
     _ways(desk, column, change)
+    _gone(desk, column, number, change)
+
+
+def _island(desk: Desk, column: QVBoxLayout, number: int, change: Callable[[str, Project], None]) -> None:
+    """Say where an island stands and which way it looks; a second row may stand at its back."""
+    wall, first = desk.document.project.wall(number), desk.document.project.room.walls[0].name
+    assert wall.island is not None
+    _heading(column, f"Where it stands, from {first}")
+    _fields(
+        desk, column, f"{prefix_of(number)}island", (("along", "from its left end"), ("away", "from the wall")),
+    )  # fmt: skip
+    rows = [(False, "fronts look away from the wall"), (True, "fronts look at the wall")]
+
+    def turn(faces: bool) -> None:
+        island = desk.document.project.wall(number).island
+        assert island is not None
+        after = replace(island, faces_wall=faces)
+        change("Turn the island", room_edits.change_wall(desk.document.project, number, island=after))
+
+    column.addWidget(choice_box("island-faces", "which way its fronts look", rows, wall.island.faces_wall, turn))
+    deep = max((place.depth for place in desk.document.made.line(number).places), default=ZERO)
+    behind = QPushButton("Another row at its back")
+    behind.setObjectName("island-back")
+    behind.setEnabled(bool(deep))
+    behind.clicked.connect(
+        lambda: change("Another row at its back", room_edits.with_back_row(desk.document.project, number, deep))
+    )
+    column.addWidget(behind)
+    column.addWidget(Words("Put cases into it on the Run stage.", 13, colour="quiet", wrap=True))
+    _gone(desk, column, number, change)
+
+
+def _gone(desk: Desk, column: QVBoxLayout, number: int, change: Callable[[str, Project], None]) -> None:
+    """Offer to take a wall or an island away, unless it is all there is."""
+    wall = desk.document.project.wall(number)
     if len(desk.document.project.room.walls) > 1:
-        gone = QPushButton("Take this wall away")
+        gone = QPushButton("Take this wall away" if wall.island is None else "Take the island away")
         gone.setObjectName("drop-wall")
         gone.clicked.connect(
             lambda: change(f"Take {wall.name} away", room_edits.without_wall(desk.document.project, number))

@@ -16,13 +16,24 @@ from PyQt6.QtWidgets import (
     QVBoxLayout,
 )
 
+from ...core.cabinet.design import Case
+from ...core.cabinet.places import put
+from ...core.cabinet.switching import switched
+from ...core.case.end.choice import ENDS
+from ...core.case.end.end_panel import EndPanel
+from ...core.case.end.good_face import GoodFace
+from ...core.case.end.undecided import Undecided
 from ...core.lengths import ZERO
 from ...core.project import run_edits
-from ...core.run.line import Line, hangs
+from ...core.project.changes import fitted_stock
+from ...core.run.ends import SIDES, look
+from ...core.run.line import Line
+from ...core.run.members import hangs
 from ...core.run.space import SpaceKind
 from ..desk import Desk
 from ..widgets.choice_box import choice_box
 from ..widgets.length_field import LengthField
+from ..widgets.school_form import SchoolForm
 from ..widgets.words import LinkWords, Words
 
 
@@ -66,12 +77,41 @@ def add_case_in_run(desk: Desk, column: QVBoxLayout, letter: str) -> None:
     made_row.addWidget(Words("made so many times", 14, colour="quiet"), 1)
     made_row.addWidget(copies)
     column.addLayout(made_row)
+    for side in SIDES:
+        _end(desk, column, case, side)
     if hangs(case):
         _fields(desk, column, ((f"{letter}/hang", "lower edge over the floor"), (f"{letter}/height", "high")))
     place, write = made.place(letter), made.units.write
     if place is not None:
         words = f"{write(place.x)} from the left end of the wall to {write(place.end)}."
         column.addWidget(Words(words, 14, colour="quiet", wrap=True))
+
+
+def _end(desk: Desk, column: QVBoxLayout, case: Case, side: str) -> None:
+    """Say what is beside an end of a case; where it is seen, let a person choose how it looks."""
+    there, place = desk.document.made.ends[case.letter][side], ENDS[side]
+    column.addWidget(
+        Words(
+            f"{side.capitalize()} end: {'seen' if there.seen else 'hidden'} {there.words}",
+            14,
+            colour="quiet",
+            wrap=True,
+        )
+    )
+    end = look(case, side, desk.document.made.ends)
+    if end is None:
+        return
+    system = desk.document.project.units.system
+    rows = [(record, record().words) for record in (Undecided, GoodFace, EndPanel)]
+
+    def choose(record: type) -> None:
+        project, own = desk.document.project, desk.document.project.case(case.letter)
+        changed = put(own, place, switched(getattr(own, place), record, system))
+        desk.change(f"{case.letter}: {side} end, {record().words}", project.with_case(fitted_stock(project, changed)))
+
+    column.addWidget(choice_box(f"end-look:{side}", f"how the {side} end looks", rows, type(end), choose))
+    if isinstance(end, EndPanel):
+        SchoolForm(desk, case.letter, column).add(place, end)
 
 
 def add_space(desk: Desk, column: QVBoxLayout, number: int) -> None:

@@ -11,10 +11,11 @@ from PyQt6.QtGui import QPainter, QPaintEvent, QPen, QPolygonF
 from PyQt6.QtWidgets import QApplication, QFrame, QGridLayout, QLineEdit, QPushButton, QScrollArea, QVBoxLayout, QWidget
 
 from ...core.reckoning import Origin, Reckoned, Term
-from ...core.room.reading import Method, Reading
+from ...core.room.reading import Deep, Method, Reading
 from ...core.room.wall import number_of, prefix_of
 from .. import theme
 from ..desk import Desk
+from .choice_box import choice_box
 from .length_field import LengthField
 from .moved_list import add_moved
 from .words import LinkWords, Words
@@ -331,6 +332,21 @@ class Tape(QWidget):
             form.addWidget(place, 1, 0)
         form.addWidget(Words("on the tool", 13, colour="quiet"), 0, 1)
         form.addWidget(read, 1, 1)
+        if isinstance(index, int):
+            up = LengthField(
+                self._desk, f"{prefix_of(number)}width.{index + 1}.up", "how high it was read", selects=False
+            )
+            up.setObjectName("tape:up")
+            up.setPlaceholderText("not noted")
+            deep = choice_box(
+                "tape:deep", "how deep it was read", [(each, each.words) for each in Deep], reading.deep,
+                lambda each: self._replace(index, "depth", replace(reading, deep=each)),
+            )  # fmt: skip
+            deep.setMinimumContentsLength(6)
+            form.addWidget(Words("how high", 13, colour="quiet"), 2, 0)
+            form.addWidget(up, 3, 0)
+            form.addWidget(Words("how deep", 13, colour="quiet"), 2, 1)
+            form.addWidget(deep, 3, 1)
         column.addLayout(form)
         column.addWidget(Words("How was it taken?", 14, True, "quiet"))
         for method in Method:

@@ -55,6 +55,7 @@ class FaceFrame:
         mid_rail: width of the rails before fixed shelves.
         to_floor: whether the stiles run down to the floor.
         joint: how its parts meet.
+        follow: whether its outer stiles follow from what stands beside the case.
     """
 
     goods: str = stock("boards", "frame", boards=True)
@@ -66,6 +67,7 @@ class FaceFrame:
     mid_rail: Length = size("mid rail width", inches("1 1/2"))
     to_floor: bool = option("stiles run to the floor", False)
     joint: FrameJoint = field(default_factory=FastenedFrame)
+    follow: bool = option("outer stiles follow from the neighbours", False)
 
     words = "face frame"
 

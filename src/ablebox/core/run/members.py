@@ -1,0 +1,51 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""What stands in a run, in order: cases, and the spaces between them."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Sequence
+from dataclasses import dataclass
+
+from ..cabinet.design import Case
+from ..case.base_hung import Hung
+from ..lengths import Length
+from .space import RunSpace
+
+
+@dataclass(frozen=True, slots=True)
+class Member:
+    """A member of a run.
+
+    Args:
+        case: the case; ``None`` for a space.
+        space: number of the space among all, from 1; 0 for a case.
+    """
+
+    case: Case | None
+    space: int = 0
+
+
+def hangs(case: Case) -> bool:
+    """Whether a case hangs on the wall."""
+    return isinstance(case.kick, Hung)
+
+
+def lowest(cases: Iterable[Case | None]) -> Length | None:
+    """Return how high the lowest hung case hangs; ``None`` if none does."""
+    return min((case.hang for case in cases if case is not None and hangs(case)), default=None)
+
+
+def members(wall: int, cases: Sequence[Case], spaces: Sequence[RunSpace], upper: bool) -> list[Member]:
+    """Return the members of a run of a wall, in order: cases as they stand in the project, each after the spaces before it.
+
+    Beside what hangs, a case that stands on the floor counts as far as it is higher than the lowest hung one.
+    """
+    standing = [case for case in cases if case.in_alcove and case.wall == wall]
+    own = [(i, s) for i, s in enumerate(spaces, start=1) if s.wall == wall and s.upper is upper]
+    letters, low = {case.letter for case in standing}, lowest(standing)
+    found: list[Member] = []
+    for case in standing:
+        found += [Member(None, i) for i, space in own if space.before == case.letter]
+        if hangs(case) is upper or (upper and low is not None and case.height > low):
+            found.append(Member(case))
+    return found + [Member(None, i) for i, space in own if space.before not in letters]
