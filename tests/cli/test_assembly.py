@@ -104,7 +104,7 @@ class Assembly(unittest.TestCase):
                 status, out, _ = run("assembly", str(path), "--json", "-")
                 self.assertEqual(status, 0)
                 self.assertEqual(audit(json.loads(out)[0]), [], f"seed {seed}")
-                self.assertIn('"version": 4', to_text(project))
+                self.assertIn('"version": 5', to_text(project))
                 passed += 1
         self.assertGreater(passed, 50)
 

@@ -110,7 +110,7 @@ class EachSnag(unittest.TestCase):
         (_put("A/back.groove", "1/2"), "joint.too-deep", Level.STOP, "groove 1/2 deep", True),
         (_put("A/back.rail", "2"), "joint.narrow-rail", Level.WARN, "hanging rail 2 wide", True),
         (_put("A/kick.height", "6"), "kick.unusual", Level.NOTE, "toe kick is 6 high", False),
-        (lambda p: _width(_no_readings(p), "60"), "shelf.sag", Level.WARN, "58 7/16 long sags", False),
+        (lambda p: _width(_no_readings(p), "60"), "shelf.sag", Level.WARN, "spans 58 7/16 sags", False),
         (lambda p: _width(_no_readings(p), "60"), "door.wide", Level.WARN, "29 7/8 wide", False),
         (_put("A/inside.fittings.0.inset", "1 7/16"), "holes.meet", Level.WARN, "run into each other", True),
         (_put("A/fronts.hinge.depth", "21/32"), "hinge.through", Level.STOP, "cups 21/32 deep leave 1/16", False),

@@ -14,7 +14,7 @@ from ablebox.core.cabinet.design import Case as Case_
 from ablebox.core.cabinet.kinds import KINDS
 from ablebox.core.case.back_none import NoBack
 from ablebox.core.case.inside.layout import Bay
-from ablebox.core.drawing.exploded import Look
+from ablebox.core.drawing.look import Look
 from ablebox.core.drawing.shapes import Label
 from ablebox.core.fronts.none import NoFronts
 from ablebox.core.lengths import inches

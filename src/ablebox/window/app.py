@@ -10,6 +10,7 @@ from __future__ import annotations
 import os
 import sys
 import traceback
+from importlib import import_module
 from pathlib import Path
 from types import TracebackType
 
@@ -19,8 +20,6 @@ from PyQt6.QtWidgets import QApplication, QPushButton
 
 from .. import __version__
 from ..core.errors import AbleBoxError
-from ..core.paper.cut_list import as_csv
-from ..core.paper.shop_book import shop_book
 from ..core.project.files import load
 from ..core.project.tree import new_project
 from ..core.shop.made import Made
@@ -210,8 +209,9 @@ def write_demo(path: Path, folder: Path) -> None:
     made = Made(load(path).project)
     try:
         folder.mkdir(parents=True, exist_ok=True)
-        write_whole(folder / "shop-book.pdf", shop_book(made, plan_all(made)))
-        write_whole(folder / "cut-list.csv", as_csv(made).encode("utf-8"))
+        book, lists = (import_module(f"..core.paper.{name}", __package__) for name in ("shop_book", "cut_list"))
+        write_whole(folder / "shop-book.pdf", book.shop_book(made, plan_all(made)))
+        write_whole(folder / "cut-list.csv", lists.as_csv(made).encode("utf-8"))
     except OSError as fault:
         raise AbleBoxError(f"{folder} could not be written ({fault.strerror}). Choose another folder.") from None
     pictures(path, folder)

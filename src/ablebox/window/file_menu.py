@@ -17,12 +17,6 @@ from PyQt6.QtWidgets import QApplication, QDialog, QMenu, QWidget
 from ..cli import demo
 from ..core.cuts.plan import Plan
 from ..core.errors import AbleBoxError, FileNotWritten
-from ..core.paper.cut_list import as_csv
-from ..core.paper.drilling import drilling
-from ..core.paper.everything_json import everything_tree
-from ..core.paper.shop_book import shop_book
-from ..core.paper.story_sticks import story_sticks
-from ..core.paper.templates import templates
 from ..core.project.files import SUFFIX
 from ..core.project.loose_edits import with_more
 from ..core.project.parts_table import read_cells
@@ -215,19 +209,27 @@ class FileMenu:
 
     def write_book(self) -> None:
         """Write the shop book."""
-        self._write("Shop book", "PDF", ".pdf", lambda: shop_book(self._desk.document.made, self._plans()))
+        self._write(
+            "Shop book", "PDF", ".pdf", lambda: _later("shop_book").shop_book(self._desk.document.made, self._plans())
+        )
 
     def write_templates(self) -> None:
         """Write the templates of shaped panels."""
-        self._write("Templates", "PDF", "-templates.pdf", lambda: templates(self._desk.document.made))
+        self._write(
+            "Templates", "PDF", "-templates.pdf", lambda: _later("templates").templates(self._desk.document.made)
+        )
 
     def write_drilling(self) -> None:
         """Write the drilling templates."""
-        self._write("Drilling templates", "PDF", "-drilling.pdf", lambda: drilling(self._desk.document.made))
+        self._write(
+            "Drilling templates", "PDF", "-drilling.pdf", lambda: _later("drilling").drilling(self._desk.document.made)
+        )
 
     def write_sticks(self) -> None:
         """Write the story sticks."""
-        self._write("Story sticks", "PDF", "-sticks.pdf", lambda: story_sticks(self._desk.document.made))
+        self._write(
+            "Story sticks", "PDF", "-sticks.pdf", lambda: _later("story_sticks").story_sticks(self._desk.document.made)
+        )
 
     def write_labels(self) -> None:
         """Write the labels of all pieces."""
@@ -246,13 +248,15 @@ class FileMenu:
 
     def write_csv(self) -> None:
         """Write the cut list."""
-        self._write("Cut list", "CSV", ".csv", lambda: as_csv(self._desk.document.made).encode("utf-8"))
+        self._write(
+            "Cut list", "CSV", ".csv", lambda: _later("cut_list").as_csv(self._desk.document.made).encode("utf-8")
+        )
 
     def write_json(self) -> None:
         """Write everything as data."""
 
         def make() -> bytes:
-            tree = everything_tree(self._desk.document.made, self._plans())
+            tree = _later("everything_json").everything_tree(self._desk.document.made, self._plans())
             return (json.dumps(tree, indent=2, ensure_ascii=False) + "\n").encode("utf-8")
 
         self._write("Everything", "JSON", ".json", make)
@@ -264,7 +268,7 @@ class FileMenu:
         if QPrintDialog(printer, self._window).exec() != QDialog.DialogCode.Accepted:
             return
         try:
-            print_pages(shop_book(self._desk.document.made, self._plans()), printer)
+            print_pages(_later("shop_book").shop_book(self._desk.document.made, self._plans()), printer)
         except AbleBoxError as fault:
             self._trouble(fault)
         except OSError as fault:

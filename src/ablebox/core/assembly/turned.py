@@ -132,13 +132,17 @@ def _straight_on(assembly: Assembly, slant: Slant) -> Assembly:
     face = next(number for number in assembly.sums if number.key.endswith("/plan.across"))
     parts = []
     for part in assembly.parts:
-        if part.straight is not None:
+        if part.straight is not None and part.role != "kick":
             parts.append(part.straight)
             continue
         seen = [slant.seen(corner) for corner in part.ring]
         left, right = max(0, min(u for u, _ in seen)), min(slant.length, max(u for u, _ in seen))
         if left < right:
             near, far = min(v for _, v in seen), max(v for _, v in seen)
+            thick = part.thickness.length.ticks
+            if part.axes[2] != 2:
+                # Uprights run away aslant: of a side its front edge counts, of a back its face.
+                near, far = (far - thick, far) if part.role.startswith("back") else (near, near + thick)
             ring = rectangle(left, right, near, far)
             parts.append(replace(part, cuts=(), holes=(), footprint=ring, straight=part))
     bays = tuple(_face_of(bay, parts, slant) for bay in assembly.bays)

@@ -36,6 +36,7 @@ def build_diagonal(case: Case, plan: Diagonal, shell: Shell) -> Assembly:
     assert isinstance(case.top, FullTop)
     lines = lines_of(case, shell)
     corner = set_out(plan, shell, lines, back_thickness(shell, case.back.goods))
+    lines = replace(lines, clear_depth=corner.inside_depth)
     work = uprights(corner, case.back.goods)
     work.add(under(corner, case.kick, work))
     panel(corner, work, "bottom", case.bottom.joint, lines.floor.length, Face.TOP)

@@ -197,6 +197,9 @@ def section(made: Made, letter: str, plane: int | None = None, pulled: frozenset
     front = min(_mm(part.box.low[1]) for part in assembly.parts)
     drawing.add(Path(((front - 20, 0), (d + 30, 0)), "quiet", 1.2), _dimension(made, depth, True, 0, d, h, 1.9))
     carcass = _mm(assembly.part("side.left").box.low[1])
+    if assembly.slant is not None:
+        # Depth is clear from the inner face of the side round the corner; what lies across is told in the plan.
+        carcass = assembly.part("side.right").thickness.length.mm
     clear = numbers[f"{letter}/inside.depth"]
     drawing.add(_dimension(made, clear, True, carcass, carcass + clear.length.mm, h * 0.42, 0, field=False))
     _section_dimensions(made, drawing, assembly, carcass)
@@ -260,7 +263,7 @@ def _section_dimensions(made: Made, drawing: Drawing, assembly: Assembly, carcas
     h, d = assembly.outside[1].length.mm, assembly.outside[2].length.mm
     roles = {part.role: part for part in assembly.parts}
     deep = numbers.get(f"{letter}/kick.depth") or numbers.get(f"{letter}/kick.setback")
-    if deep is not None:
+    if deep is not None and assembly.slant is None:
         drawing.add(_dimension(made, deep, True, carcass, carcass + deep.length.mm, 0, -0.8))
     rail = numbers.get(f"{letter}/back.rail")
     if rail is not None and "rail" in roles:
@@ -292,7 +295,7 @@ def _plan_across(made: Made, drawing: Drawing, assembly: Assembly) -> Drawing:
         _dimension(made, depth, False, 0, d, w, 1.1),
         _dimension(made, left, False, a, d, 0, -1.2),
         _dimension(made, right, True, b, w, 0, -1.2),
-        Label(b * 0.5, a * 0.5, middle, 12, "middle", "dimension", hot=f"key:{across.key}", shift=(-22, 22)),
+        Label(b * 0.5, a * 0.5, middle, 12, "middle", "dimension", hot=f"key:{across.key}", shift=(-30, -16)),
     )
     return drawing
 

@@ -19,50 +19,21 @@ import numpy as np
 from ..assembly.part import Assembly, Placed
 from ..lengths import TICKS_PER_MM
 from .case_views import tilted
+from .look import Corner, Look
 from .shapes import Drawing, Path, Point, Shape
 
-_Corner = tuple[float, float, float]
 #: Fill of the faces that look along x, y and z.
 _FILLS = ("wood-dark", "wood-edge", "wood")
-
-
-@dataclass(frozen=True, slots=True)
-class Look:
-    """From where a case is looked at.
-
-    Args:
-        turn: degrees around, 0 from the front, positive to see the right side.
-        lift: degrees above the floor.
-        apart: how far parts are drawn apart: 0 assembled, 1 well apart.
-    """
-
-    turn: float = 32.0
-    lift: float = 22.0
-    apart: float = 0.55
-
-    @property
-    def towards(self) -> _Corner:
-        """The direction to the viewer."""
-        a, e = math.radians(self.turn), math.radians(self.lift)
-        return math.sin(a) * math.cos(e), -math.cos(a) * math.cos(e), math.sin(e)
-
-    def flat(self, point: _Corner) -> Point:
-        """Return where a point lies on the picture."""
-        a, e = math.radians(self.turn), math.radians(self.lift)
-        x, y, z = point
-        right = x * math.cos(a) + y * math.sin(a)
-        deep = -x * math.sin(a) + y * math.cos(a)
-        return right, z * math.cos(e) + deep * math.sin(e)
 
 
 @dataclass(slots=True)
 class _Piece:
     """A box of a part with what is seen of it: filled faces, and the lines around them."""
 
-    low: _Corner
-    high: _Corner
-    faces: list[tuple[list[_Corner], str, str]]
-    lines: list[tuple[_Corner, _Corner]]
+    low: Corner
+    high: Corner
+    faces: list[tuple[list[Corner], str, str]]
+    lines: list[tuple[Corner, Corner]]
     ring: tuple[Point, ...] = ()
 
 
@@ -88,7 +59,7 @@ def exploded(assembly: Assembly, codes: dict[str, str], look: Look) -> Drawing:
     return drawing
 
 
-def _offset(assembly: Assembly, part: Placed, look: Look) -> _Corner:
+def _offset(assembly: Assembly, part: Placed, look: Look) -> Corner:
     """Each part moves along its own thickness, away from the middle, so that nothing moves through anything."""
     width, height, depth = (size.length.ticks for size in assembly.outside)
     if part.stands == "apart":
@@ -108,7 +79,7 @@ def _offset(assembly: Assembly, part: Placed, look: Look) -> _Corner:
     return moved[0] / TICKS_PER_MM, moved[1] / TICKS_PER_MM, moved[2] / TICKS_PER_MM
 
 
-def _pieces(part: Placed, offset: _Corner, codes: dict[str, str], look: Look) -> list[_Piece]:
+def _pieces(part: Placed, offset: Corner, codes: dict[str, str], look: Look) -> list[_Piece]:
     hot = f"part:{codes.get(part.role, '')}"
     if part.tilt is not None:
         return [_slanted(part, offset, hot, look)]
@@ -148,10 +119,10 @@ def _runs(filled: set[tuple[int, int, int]]) -> list[list[tuple[int, int, int]]]
 
 
 def _piece(
-    run: list[tuple[int, int, int]], grid: list[list[int]], filled: set[tuple[int, int, int]], offset: _Corner,
+    run: list[tuple[int, int, int]], grid: list[list[int]], filled: set[tuple[int, int, int]], offset: Corner,
     hot: str, look: Look,
 ) -> _Piece:  # fmt: skip
-    def corner(index: tuple[int, int, int]) -> _Corner:
+    def corner(index: tuple[int, int, int]) -> Corner:
         x, y, z = (grid[a][index[a]] / TICKS_PER_MM + offset[a] for a in range(3))
         return x, y, z
 
@@ -180,7 +151,7 @@ def _add_face(piece: _Piece, cell: tuple[int, int, int], axis: int, side: int, c
     u, v = (a for a in range(3) if a != axis)
     base = _moved(cell, axis, 1) if side > 0 else cell
 
-    def at(du: int, dv: int) -> _Corner:
+    def at(du: int, dv: int) -> Corner:
         return corner(_moved(_moved(base, u, du), v, dv))  # type: ignore[no-any-return]
 
     piece.faces.append(([at(0, 0), at(1, 0), at(1, 1), at(0, 1)], _FILLS[axis], hot))
@@ -196,7 +167,7 @@ def _add_face(piece: _Piece, cell: tuple[int, int, int], axis: int, side: int, c
         piece.lines.append((at(*ends[0]), at(*ends[1])))
 
 
-def _slanted(part: Placed, offset: _Corner, hot: str, look: Look) -> _Piece:
+def _slanted(part: Placed, offset: Corner, hot: str, look: Look) -> _Piece:
     """A sloping shelf: its true form, ordered as the space around it."""
     box = part.box
     low, high = (tuple(edge[a] / TICKS_PER_MM + offset[a] for a in range(3)) for edge in (box.low, box.high))
@@ -216,7 +187,7 @@ def _slanted(part: Placed, offset: _Corner, hot: str, look: Look) -> _Piece:
     return piece
 
 
-def _prism(part: Placed, offset: _Corner, hot: str, look: Look) -> _Piece:
+def _prism(part: Placed, offset: Corner, hot: str, look: Look) -> _Piece:
     """A part whose form seen from above is no rectangle along the axes."""
     ring = [(x / TICKS_PER_MM + offset[0], y / TICKS_PER_MM + offset[1]) for x, y in part.footprint]
     if sum(x0 * y1 - x1 * y0 for (x0, y0), (x1, y1) in zip(ring, [*ring[1:], ring[0]], strict=True)) < 0:

@@ -107,6 +107,9 @@ def clear_level(assembly: Assembly) -> int:
 
 
 def _middle(assembly: Assembly) -> int:
+    if assembly.slant is not None:
+        # Beside its left side the plane meets everything a corner case has.
+        return assembly.part("side.left").box.high[0] + 1
     if not assembly.bays:
         return assembly.outside[0].length.ticks // 3
     box = assembly.bays[0].box

@@ -42,9 +42,8 @@ def plan_view(made: Made, number: int) -> Drawing:
             end = frame.at(width, 0)
             back = [frame.at(0, -_THICK), frame.at(width, -_THICK)]
             drawing.add(Shape((frame.at(0, 0), end, back[1], back[0]), "", "", hatch=True))
-            drawing.add(Path((frame.at(0, 0), end), "select" if lit else "ink", 2.4))
             text = f"{room.wall.name}  {made.units.write(room.governing.length)}" if room.governing else room.wall.name
-            drawing.add(Label(*frame.at(width / 2, -_THICK - 120), text, 11, "middle", "dimension", True))
+            _wall_name(drawing, frame, width, text)
         else:
             drawing.add(Path((frame.at(0, 0), frame.at(width, 0)), "select" if lit else "quiet", 1.6, True))
             drawing.add(Label(*frame.at(width / 2, -90), room.wall.name, 11, "middle", "dimension", True))
@@ -55,9 +54,24 @@ def plan_view(made: Made, number: int) -> Drawing:
             a, b, out = obstacle.x.mm, (obstacle.x + obstacle.width).mm, max(30.0, obstacle.out.mm)
             ring = (frame.at(a, 0), frame.at(b, 0), frame.at(b, out), frame.at(a, out))
             drawing.add(Shape(ring, "card", "dimension", 1.0))
-        if room.wall.island is not None and lit:
+        if room.wall.island is None:
+            drawing.add(Path((frame.at(0, 0), frame.at(width, 0)), "select" if lit else "ink", 2.4))
+        elif lit:
             _stands(made, drawing, room, room.wall.island)
     return drawing
+
+
+def _wall_name(drawing: Drawing, frame: _Frame, width: float, text: str) -> None:
+    """Write a wall's name outside it: above one that lies level, beside one that runs up or down."""
+    middle, out = frame.at(width / 2, -_THICK), frame.at(width / 2, -_THICK - 1)
+    across = out[0] - middle[0]
+    place, anchor, shift = ("middle", 0, 14) if abs(across) < 0.7 else ("start", 8, 0) if across > 0 else ("end", -8, 0)
+    if not anchor and out[1] < middle[1]:
+        shift = -14
+    drawing.add(Label(*middle, text, 11, place, "dimension", True, shift=(anchor, shift)))
+    # Words do not count for the size of a drawing: a line without colour keeps room for them.
+    room = frame.at(width / 2, -_THICK - (700 if anchor else 150))
+    drawing.add(Shape((middle, room, middle), "", ""))
 
 
 def _width(made: Made, room: Measured) -> float:

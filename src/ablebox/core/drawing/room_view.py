@@ -202,7 +202,7 @@ def reading_heights(readings: Sequence[Reading], height: float) -> list[float]:
         for reading, at in zip(readings, evenly, strict=True)
     ]
     found = list(wanted)
-    apart, low = min(height * 0.075, height * 0.9 / max(1, count)), height * 0.03
+    apart, low = min(height * 0.1, height * 0.9 / max(1, count)), height * 0.03
     for i in sorted(range(count), key=lambda i: wanted[i]):
         found[i] = low = max(wanted[i], low)
         low += apart

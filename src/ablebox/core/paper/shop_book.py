@@ -13,7 +13,8 @@ from ..bench.settings import BITS, settings
 from ..cuts.plan import CutSheet, Plan
 from ..cuts.saw_order import CutKind, Cutting, CutWay, SawCut, cuts_of, worth_keeping
 from ..drawing import case_views
-from ..drawing.exploded import Look, exploded
+from ..drawing.exploded import exploded
+from ..drawing.look import Look
 from ..drawing.part_view import part_view
 from ..drawing.plan_view import plan_view
 from ..drawing.replay import fitted, replay

@@ -10,6 +10,7 @@ from ..cabinet.design import Case
 from ..case.end.choice import ENDS, SeenEnd
 from ..case.end.end_panel import EndPanel
 from ..case.end.undecided import Undecided
+from ..case.plan_diagonal import Diagonal
 from ..lengths import ZERO, Length, inches
 from ..room.wall import End, Measured
 from .members import Member, hangs, members
@@ -50,7 +51,7 @@ def ends(cases: Sequence[Case], spaces: Sequence[RunSpace], walls: Sequence[Meas
                 if member.case is None or hangs(member.case) is not upper:
                     continue
                 found[member.case.letter] = {
-                    side: _beside(room, row, at + step, member.case, side, spaces)
+                    side: _in_the_corner(member.case, side) or _beside(room, row, at + step, member.case, side, spaces)
                     for side, step in zip(SIDES, (-1, 1), strict=True)
                 }
     free = [case for case in cases if not case.in_alcove]
@@ -61,6 +62,13 @@ def ends(cases: Sequence[Case], spaces: Sequence[RunSpace], walls: Sequence[Meas
             for side, other in zip(SIDES, both, strict=True)
         }
     return found
+
+
+def _in_the_corner(case: Case, side: str) -> Beside | None:
+    """Return what is beside the side of a corner case that stands round the corner: the run there."""
+    if isinstance(case.plan, Diagonal) and side == "right":
+        return Beside(None, "round the corner", False)
+    return None
 
 
 def _beside(
@@ -87,11 +95,13 @@ def _case(case: Case, other: Case) -> Beside:
     if case.turned or other.turned:
         return Beside(other, f"beside {other.letter}", False)
     top, reach = _top(case), _top(other)
-    deep = other.depth
-    if other.plan.words.startswith("corner"):
-        deep = case.depth
     below = other.hang - case.hang if hangs(case) and hangs(other) else ZERO
-    return _hidden(other, other.letter, max(top - reach, below), case.depth - deep)
+    return _hidden(other, other.letter, max(top - reach, below), _depth(case) - _depth(other))
+
+
+def _depth(case: Case) -> Length:
+    """Return how deep a case is where it stands in its run; a corner case at its left side."""
+    return case.plan.left if isinstance(case.plan, Diagonal) else case.depth
 
 
 def _hidden(other: Case | None, name: str, higher: Length, deeper: Length) -> Beside:

@@ -30,6 +30,8 @@ def following(case: Case, beside: Ends, spare: Length, panels: Mapping[str, Leng
     frame = case.frame
     if not isinstance(frame, FaceFrame) or not frame.follow or case.letter not in beside:
         return case
+    if not isinstance(case.plan, Straight):
+        return case
     left, right = (
         _stile(case, frame, side, beside[case.letter][side], spare, panels.get(side, ZERO)) for side in SIDES
     )

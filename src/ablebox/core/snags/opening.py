@@ -68,7 +68,7 @@ def _fronts(made: Made) -> Iterator[list[_Front]]:
 def _of_case(made: Made, letter: str, x: int) -> list[_Front]:
     case, assembly = made.project.case(letter), made.assembly(letter)
     fronts = case.fronts
-    if not isinstance(fronts, FaceFronts) or case.turned:
+    if not isinstance(fronts, FaceFronts) or case.turned or assembly.slant is not None:
         return []
     out = fronts.pulls.out if fronts.pulls.kind != "none" else ZERO
     found = []

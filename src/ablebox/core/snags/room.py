@@ -166,11 +166,13 @@ _WAY, _WORK = inches(36), inches(42)
 def round_islands(made: Made) -> Iterator[Snag]:
     """An island leaves a way to the run before it, is fastened to the floor, and its back is decided where it is seen."""
     write = made.units.write
-    beside = max((place.depth for place in made.line(1).places), default=ZERO)
     for room in made.rooms:
         island, places = room.wall.island, made.line(room.number).places
         if island is None or not places:
             continue
+        start, end = island.along, island.along + (places[-1].end - places[0].x)
+        across = [place.depth for place in made.line(1).places if place.x < end and start < place.end]
+        beside = max(across, default=ZERO)
         way = island.away - beside
         key = f"{room.prefix}island.away"
         if way < _WORK:

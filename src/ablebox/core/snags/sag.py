@@ -9,6 +9,7 @@ from dataclasses import replace
 from ..assembly.part import Placed
 from ..lengths import TICKS_PER_MM, Length, inches
 from ..materials import loads, materials
+from ..parts.machining import aslant
 from ..sag import Shelf
 from ..shop.made import Made
 from .snag import Check, Level, Snag
@@ -18,13 +19,20 @@ _STRIP = inches("1 1/2")
 _SHELVES = {"shelf": False, "fixed": True, "pull-out": False}
 
 
+def span(part: Placed) -> Length:
+    """Return what a shelf spans: its length; round a corner its front edge, or half of a wall between its pins."""
+    if part.footprint:
+        return max(part.length.length.share(2)[0], aslant(part.outline))
+    return part.length.length
+
+
 def beam(made: Made, letter: str, part: Placed) -> Shelf:
     """Return a shelf of a case as a beam under the case's load."""
     goods = made.project.rack.stock(part.goods)
     stuff = materials().get(goods.stuff) or materials()["hardwood-ply"]
     load = loads().get(made.project.case(letter).load) or loads()["kitchen"]
     return Shelf(
-        part.length.length.mm,
+        span(part).mm,
         part.width.length.mm,
         part.thickness.length.mm,
         stuff.stiffness,
@@ -38,7 +46,7 @@ def shelves_sag(made: Made) -> Iterator[Snag]:
     """The longest shelf of each case that sags more than the eye forgives, with what would help."""
     for assembly in made.assemblies:
         shelves = [part for part in assembly.parts if part.role.partition(".")[0] in _SHELVES]
-        worst = max(shelves, key=lambda part: part.length.length, default=None)
+        worst = max(shelves, key=span, default=None)
         if worst is None:
             continue
         shelf = beam(made, assembly.letter, worst)
@@ -51,7 +59,7 @@ def shelves_sag(made: Made) -> Iterator[Snag]:
         stiffer = replace(shelf, strip=_STRIP.mm)
         held = write(Length(round(stiffer.in_years * TICKS_PER_MM)))
         text = (
-            f"{assembly.letter}: a {worst.name} {write(worst.length.length)} long sags {sag} in years under {load.name}; "
+            f"{assembly.letter}: a {worst.name} that spans {write(span(worst))} sags {sag} in years under {load.name}; "
             f"keep it under {write(longest)}, or glue a strip {write(_STRIP)} high under its front edge, then it sags {held}."
         )
         yield Snag("shelf.sag", Level.WARN, text, assembly.letter, worst.length.key)

@@ -4,6 +4,7 @@
 from __future__ import annotations
 
 from functools import partial
+from importlib import import_module
 
 from PyQt6.QtCore import Qt
 from PyQt6.QtWidgets import (
@@ -21,7 +22,6 @@ from PyQt6.QtWidgets import (
 
 from ...core.cabinet.kinds import KINDS
 from ...core.drawing.case_views import codes_by_role, elevation, plan, section
-from ...core.drawing.exploded import exploded
 from ...core.drawing.joint_views import THINGS, joint
 from ...core.materials import loads
 from ...core.project.changes import turn_case
@@ -196,6 +196,8 @@ class CaseStage(Stage):
     def _draw_apart(self) -> None:
         made, letter = self.desk.document.made, self.desk.selection.case
         codes = codes_by_role(made.parts, letter)
+        # By name, when it is first wanted: the window opens sooner without it.
+        exploded = import_module("...core.drawing.exploded", __package__).exploded
         self.apart.show_drawing(exploded(made.assembly(letter), codes, self.apart.look))
 
     def select(self) -> None:

@@ -144,8 +144,6 @@ class RoomStage(Stage):
             words = f"Sizes in {made.units.words}. An island has no wall behind it; both ends are free."
         self.under.set_text(words)
         self._walls()
-        self._buttons["add-ceiling"].setVisible(wall.ceiling is None)
-        self._buttons["add-mouth"].setVisible(wall.mouth is None)
         self.select()
 
     def _walls(self) -> None:
@@ -189,7 +187,10 @@ class RoomStage(Stage):
             return
         made, island = self.desk.document.made, self.wall.island
         for button in (*self._buttons.values(), *self._wall_only):
-            button.setEnabled(island is None)
+            button.setVisible(island is None)
+        if island is None:
+            self._buttons["add-ceiling"].setVisible(self.wall.ceiling is None)
+            self._buttons["add-mouth"].setVisible(self.wall.mouth is None)
         if island is not None:
             self.drawing.show_drawing(plan_view(made, self.number))
             return
@@ -349,10 +350,13 @@ class RoomStage(Stage):
 
     def tape(self, column: QVBoxLayout) -> None:
         """Say how to begin, and list what is known of the wall and of the way in."""
-        column.addWidget(Words("Readings", 20, True))
+        island = self.wall.island is not None
+        column.addWidget(Words(self.wall.name if island else "Readings", 20, True))
         text = (
             "Click a width and type what you read, such as 24 1/4 + 3. "
             "Say how it was taken, and the tape's body is added for you."
         )
+        if island:
+            text = "Click a size on the plan, or type it here."
         column.addWidget(Words(text, 14, colour="quiet", wrap=True))
         add_room(self.desk, column, self.number)

@@ -221,10 +221,11 @@ class RunStage(Stage):
         made, write = self.desk.document.made, self.desk.document.made.units.write
         words = []
         for line in self.lines():
-            if line.total is None or line.usable is None:
+            if line.total is None:
                 continue
             what = "hanging" if line.upper else "on the floor"
-            words.append(f"{what}: {write(line.total.length)} of {write(line.usable.length)}")
+            of = f" of {write(line.usable.length)}" if line.usable is not None else ""
+            words.append(f"{what}: {write(line.total.length)}{of}")
         if not words:
             return "Nothing stands here yet. Add a case, or put one into this run on the tape."
         return f"{' · '.join(words).capitalize()} · sizes in {made.units.words}. Click a width to type it."

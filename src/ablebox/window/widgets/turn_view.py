@@ -8,7 +8,7 @@ from dataclasses import replace
 from PyQt6.QtCore import QPointF, Qt
 from PyQt6.QtGui import QKeyEvent, QMouseEvent, QWheelEvent
 
-from ...core.drawing.exploded import Look
+from ...core.drawing.look import Look
 from ..desk import Desk
 from .drawing_view import DrawingView
 

@@ -1,7 +1,8 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
 """Shelves of a corner case: five-cornered like its bottom, on pins in both sides and both backs.
 
-Six pins a shelf: two in each side, one in each back near the corner, where a shelf on four would rock (common practice).
+Eight pins a shelf: two in each side, two in each back, in its middle and near the corner, so that nothing spans more than half of a
+wall (common practice).
 """
 
 from __future__ import annotations
@@ -16,7 +17,7 @@ from ..shell import LEFT, RIGHT, Work
 from .carcass import BACK, INNER, SECOND, five_cornered
 from .corner import Corner
 
-PINS = 6
+PINS = 8
 
 
 def fitted(corner: Corner, inside: Inside) -> Work:
@@ -93,6 +94,6 @@ def _rows(corner: Corner, pins: PinShelves) -> dict[str, list[tuple[Length, Leng
     return {
         LEFT: [(ZERO, y_front + inset), (ZERO, y_back - inset)],
         RIGHT: [(x_front + inset, ZERO), (x_back - inset, ZERO)],
-        BACK: [(x_back - inset, ZERO)],
-        SECOND: [(ZERO, y_back - inset)],
+        BACK: [(x_back.share(2)[0], ZERO), (x_back - inset, ZERO)],
+        SECOND: [(ZERO, y_back.share(2)[0]), (ZERO, y_back - inset)],
     }
