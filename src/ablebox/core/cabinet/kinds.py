@@ -29,7 +29,7 @@ from ..fronts.cell.door import Door
 from ..fronts.cell.false_front import FalseFront
 from ..fronts.face import FaceFronts, Line
 from ..fronts.none import NoFronts
-from ..lengths import ZERO, inches, millimetres
+from ..lengths import ZERO, Length, inches, millimetres
 from ..units import System
 from .design import Case
 from .metric import metric
@@ -182,6 +182,18 @@ def turned_into(case: Case, kind: str, system: System) -> Case:
         KeyError: if there is no such kind.
     """
     start = starting_case(case.letter, kind, system)
-    return replace(
-        start, follows=case.follows, in_alcove=case.in_alcove, goods=case.goods, edging=case.edging, width=case.width
-    )
+    kept = replace(
+        start, follows=case.follows, in_alcove=case.in_alcove, goods=case.goods, edging=case.edging, width=case.width,
+        wall=case.wall,
+    )  # fmt: skip
+    if isinstance(start.plan, Diagonal):
+        return _into_the_corner(kept, start, case.depth)
+    return kept
+
+
+def _into_the_corner(kept: Case, start: Case, depth: Length) -> Case:
+    """Return a corner case in its usual size, its sides as deep as the case was that it is made from."""
+    plan = start.plan
+    if isinstance(plan, Diagonal) and plan.left.share(2)[0] < depth <= plan.left:
+        plan = replace(plan, left=depth, right=depth)
+    return replace(kept, plan=plan, follows=False, width=start.width, depth=start.depth)

@@ -79,7 +79,9 @@ class NotchedKick:
             reach = (front + notch, front + notch + self.depth + deep_in)
             work.cut_both_sides(shell, CutKind.NOTCH, "for the toe kick", reach, (ZERO, self.height), thickness)
             if through and role == "kick":
-                work.parts += self._through(shell, front + at, width, under)
+                # Before the sides it ends where their notches do; a frame's rail hangs above it.
+                high = shell.book.named(lines.line, "kick board, width", "kick/width")
+                work.parts += self._through(shell, front + at, high, under)
                 continue
             corner = (thickness, front + at, ZERO)
             seen = Face.FRONT if role == "kick" else Face.BACK
