@@ -47,6 +47,7 @@ def build(
     under: Reckoned | None = None,
     across: Reckoned | None = None,
     seen: Mapping[str, SeenEnd] | None = None,
+    joined: tuple[bool, bool] = (False, False),
 ) -> Assembly:
     """Build a case into parts placed in space.
 
@@ -59,6 +60,7 @@ def build(
         under: the width of all cases that stand on its base frame, or before which its kick board goes on, if others do.
         across: the width of all that its counter lies on, if that is more than the case.
         seen: how those of its ends look that are seen, by side.
+        joined: whether the left and the right end of its counter meet a wall or another top, so that they stay bare.
 
     Raises:
         SizeImpossible: if the choices leave a part with no size.
@@ -92,7 +94,7 @@ def build(
         more = build_side(other, side, shell, lines, tuple(inside.bays), there, isinstance(case.back, NoBack))
         _keep_apart(shell, there, more)
         work.add(more)
-    work.add(case.counter.build(shell, Around.of(shell, work), across))
+    work.add(case.counter.build(shell, Around.of(shell, work), across, joined))
     work.add(cutouts.cut(shell, case.cutouts, work.parts))
     for side, end in seen.items():
         if isinstance(end, EndPanel):

@@ -10,14 +10,15 @@ from ..case import cutouts
 from ..case.back import back_thickness
 from ..case.back_thick import ThickBack
 from ..case.base_hung import Hung
-from ..case.counter.none import NoCounter
+from ..case.counter.sheet_top import SheetTop
 from ..case.diagonal.carcass import panel, uprights
 from ..case.diagonal.corner import set_out
 from ..case.diagonal.kick import under
 from ..case.diagonal.shelves import fitted
+from ..case.diagonal.top import corner_top
 from ..case.frame.face_frame import FaceFrame
 from ..case.plan_diagonal import Diagonal
-from ..case.shell import Shell
+from ..case.shell import Shell, Work
 from ..case.top_full import FullTop
 from ..fronts.diagonal_face import face_across
 from ..lengths import ZERO
@@ -53,12 +54,17 @@ def build_diagonal(case: Case, plan: Diagonal, shell: Shell) -> Assembly:
         for part in work.parts
     )
     work.add(across)
+    lid = Work()
+    if isinstance(case.counter, SheetTop):
+        out = max((part.thickness.length for part in across.parts if part.stands == "front"), default=ZERO)
+        lid = corner_top(corner, case.counter, out)
+        work.add(lid)
     lifted = case.kick.foot(shell).length != ZERO
     to_floor = isinstance(case.frame, FaceFrame) and case.frame.stands_on_floor
     return Assembly(
         letter=case.letter,
         outside=(shell.width, shell.height, shell.depth),
-        parts=(*parts, *across.parts),
+        parts=(*parts, *across.parts, *lid.parts),
         sums=(shell.width, shell.height, shell.depth, *known(lines), *work.sums),
         rests_on=lines.line.length if lifted and not to_floor else ZERO,
         bought=tuple(work.bought),
@@ -79,12 +85,6 @@ def _possible(case: Case, shell: Shell) -> None:
         raise shell.refuse("back", "a corner case is held by thick backs along both walls", "Take the thick back.")
     if not isinstance(case.top, FullTop):
         raise shell.refuse("top", "only a full top holds a corner case together", "Take the full top.")
-    if not isinstance(case.counter, NoCounter):
-        raise shell.refuse(
-            "counter",
-            "a top round a corner is made to its template",
-            "Take it away, and list its pieces as loose parts.",
-        )
     if case.turned or case.side_faces:
         raise shell.refuse(
             "corner case", "it stands in its corner", "Turn it back, and take fronts at its other sides away."

@@ -12,6 +12,7 @@ from ..assembly.check import Flaw, check
 from ..assembly.part import Assembly
 from ..cabinet.build import build
 from ..cabinet.design import Case
+from ..case.counter.sheet_top import SheetTop
 from ..case.end.choice import SeenEnd
 from ..cuts.problem import Block, Piece, Problem, Sawing, Supply
 from ..errors import AbleBoxError
@@ -26,7 +27,7 @@ from ..reckoning import Reckoned
 from ..room.wall import Measured
 from ..run.bases import under_all
 from ..run.beside import rows
-from ..run.counters import counter_across
+from ..run.counters import corner_cases, counter_across, covered
 from ..run.ends import SIDES, ends, look, panels
 from ..run.line import Line, Place, lines
 from ..run.stiles import following
@@ -46,6 +47,7 @@ class _Built:
     under: Reckoned | None
     across: Reckoned | None
     seen: dict[str, SeenEnd]
+    joined: tuple[bool, bool]
     measured: dict[str, Length]
     assembly: Assembly
     parts: list[Part] | None = None
@@ -71,6 +73,7 @@ class Made:
         self.rooms = tuple(Measured(wall, body, i) for i, wall in enumerate(project.room.walls, start=1))
         self.ends = ends(project.cases, project.spaces, self.rooms)
         self._thick = self._panels()
+        self._corners = corner_cases(project.cases)
         self.lines, self.widths = lines(project.cases, project.spaces, self.rooms, self._thick)
         self.rows = rows(project.cases, self.lines)
         same_shop = before is not None and before.project.rack is project.rack and before.units == project.units
@@ -83,19 +86,31 @@ class Made:
         row = next(row for row in self.rows if any(each is case for each in row))
         width, under = self.widths.get(case.letter), under_all(case.letter, row, self.widths)
         measured = {k: v for k, v in project.measured.items() if k.startswith(f"{case.letter}/")}
-        across = counter_across(case, self.line(case.wall)) if case.in_alcove else None
+        across = counter_across(case, self.line(case.wall), self._corners) if case.in_alcove else None
         design = self._following(case)
         looks = {side: look(case, side, self.ends) for side in SIDES}
         seen = {side: each for side, each in looks.items() if each is not None}
-        now = width, under, across, seen, measured
+        joined = self._joined(case)
+        now = width, under, across, seen, joined, measured
         if (
             old is not None
             and old.design == design
-            and (old.width, old.under, old.across, old.seen, old.measured) == now
+            and (old.width, old.under, old.across, old.seen, old.joined, old.measured) == now
         ):
             return old if old.case is case else replace(old, case=case)
-        assembly = build(design, project.rack, project.units, project.measured, width, under, across, seen)
+        assembly = build(design, project.rack, project.units, project.measured, width, under, across, seen, joined)
         return _Built(case, design, *now, assembly)
+
+    def _joined(self, case: Case) -> tuple[bool, bool]:
+        """Return whether the left and the right end of a case's top meet a wall or another top, and are not seen."""
+        if not isinstance(case.counter, SheetTop) or not case.in_alcove:
+            return False, False
+        last = covered(case, self.line(case.wall), self._corners)[-1]
+        both = self.ends[case.letter]["left"], self.ends[last]["right"]
+        left, right = (
+            there.wall or (there.case is not None and isinstance(there.case.counter, SheetTop)) for there in both
+        )
+        return left, right
 
     def _following(self, case: Case) -> Case:
         """Return a case as it is built: stiles that follow from its neighbours as they come out."""

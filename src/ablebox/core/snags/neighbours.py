@@ -12,7 +12,7 @@ from ..case.counter.none import NoCounter
 from ..case.counter.sheet_top import SheetTop
 from ..case.frame.face_frame import FaceFrame
 from ..run.bases import Running
-from ..run.counters import covered
+from ..run.counters import corner_cases, covered
 from ..shop.made import Made
 from .snag import Check, Fix, Level, Snag
 
@@ -100,11 +100,11 @@ def stiles_agree(made: Made) -> Iterator[Snag]:
 
 def tops_agree(made: Made) -> Iterator[Snag]:
     """A case under a neighbour's top has none of its own, and is as high."""
-    write = made.units.write
+    write, corners = made.units.write, corner_cases(made.project.cases)
     for line in made.lines:
         for place in line.places if not line.upper else ():
             case = made.project.case(place.letter) if place.letter else None
-            for letter in covered(case, line)[1:] if case is not None else ():
+            for letter in covered(case, line, corners)[1:] if case is not None else ():
                 other = made.project.case(letter)
                 if isinstance(other.counter, SheetTop):
                     text = f"{letter}: {place.letter}'s top lies on it, and it has one of its own."

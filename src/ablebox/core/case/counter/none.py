@@ -16,6 +16,8 @@ class NoCounter:
 
     words = "none"
 
-    def build(self, shell: Shell, around: Around, across: Reckoned | None = None) -> Work:
+    def build(
+        self, shell: Shell, around: Around, across: Reckoned | None = None, joined: tuple[bool, bool] = (False, False)
+    ) -> Work:
         """Add nothing."""
         return Work()

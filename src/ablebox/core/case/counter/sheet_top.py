@@ -62,24 +62,29 @@ class SheetTop:
 
     words = "of sheet"
 
-    def build(self, shell: Shell, around: Around, across: Reckoned | None = None) -> Work:
+    def build(
+        self, shell: Shell, around: Around, across: Reckoned | None = None, joined: tuple[bool, bool] = (False, False)
+    ) -> Work:
         """Return the top, its strips and its splash.
 
         Args:
             shell: the case.
             around: what the fronts stand out by at each side; at the back the top then goes on over them as at the front.
             across: the width of everything it lies on; the case's own if not given.
+            joined: whether its left and its right end meet a wall or another top, so that they stay bare.
 
         Raises:
             SizeImpossible: if a cut-out or the strips have no room.
         """
-        return _Builder(self, shell, around, across or shell.over_sides).build()
+        return _Builder(self, shell, around, across or shell.over_sides, joined).build()
 
 
 class _Builder:
-    def __init__(self, top: SheetTop, shell: Shell, around: Around, across: Reckoned) -> None:
+    def __init__(
+        self, top: SheetTop, shell: Shell, around: Around, across: Reckoned, joined: tuple[bool, bool]
+    ) -> None:
         self.top, self.shell, self.book, self.work = top, shell, shell.book, Work()
-        self.across = across
+        self.across, self.joined = across, joined
         self.t = shell.rack.sheet_goods(top.goods).reckoned_thickness("top thickness", shell.units)
         choose = self.book.chosen
         self.over = choose(top.front, "overhang before the fronts", "counter.front")
@@ -148,9 +153,9 @@ class _Builder:
         pieces = self._pieces(length, self.top.joint, "counter.piece")
         for i, (name, long, at) in enumerate(pieces):
             bands = [Face.FRONT]
-            if i == 0:
+            if i == 0 and not self.joined[0]:
                 bands.append(Face.LEFT)
-            if i == len(pieces) - 1:
+            if i == len(pieces) - 1 and not self.joined[1]:
                 bands.append(Face.RIGHT)
             part = self._add(f"top{name}", "counter", long, depth, (0, 1, 2), (self.x + at, self.y, z), tuple(bands))
             self._sink(part, depth)
@@ -188,6 +193,6 @@ class _Builder:
                     f"strip.{row}{name}", "strip under the counter", long, wide, (0, 1, 2), (self.x + at, y, z), bands
                 )
         ends = (("left", self.x, Face.LEFT), ("right", self.x + length.length - top.strip, Face.RIGHT))
-        for side, x, face in ends:
+        for (side, x, face), bare in zip(ends, self.joined, strict=True):
             self._add(f"strip.{side}", "strip under the counter, short", between, wide, (1, 0, 2),
-                      (x, self.y + top.strip, z), (face,))  # fmt: skip
+                      (x, self.y + top.strip, z), () if bare else (face,))  # fmt: skip
