@@ -7,9 +7,15 @@ from dataclasses import replace
 from random import Random
 
 from ablebox.core.cabinet.kinds import KINDS, starting_case
+from ablebox.core.case.end.end_panel import EndPanel
+from ablebox.core.case.end.good_face import GoodFace
+from ablebox.core.case.end.undecided import Undecided
+from ablebox.core.case.frame.face_frame import FaceFrame
+from ablebox.core.case.kick_notched import NotchedKick
 from ablebox.core.lengths import Length, millimetres
 from ablebox.core.project.changes import fitted_stock
 from ablebox.core.project.tree import Project, new_project
+from ablebox.core.room.island import Island
 from ablebox.core.room.obstacle import OBSTACLES, Deal, usual
 from ablebox.core.room.reading import Method, Reading
 from ablebox.core.room.room import Corner, Room, Way
@@ -61,7 +67,13 @@ def random_room(rng: Random) -> Project:
             in_alcove=rng.random() < 0.85,
             turned=rng.choice((0, 0, 0, 1)),
             copies=rng.choice((1, 1, 2)),
+            left_seen=rng.choice((Undecided(), GoodFace(), EndPanel())),
+            right_seen=rng.choice((Undecided(), GoodFace(), EndPanel())),
         )
+        if isinstance(case.kick, NotchedKick) and rng.random() < 0.3:
+            case = replace(case, kick=replace(case.kick, carried=True))
+        if rng.random() < 0.2:
+            case = replace(case, frame=FaceFrame(follow=True))
         cases.append(fitted_stock(project, replace(case, follows=case.in_alcove and rng.random() < 0.3)))
     spaces = []
     for _ in range(rng.randint(0, 4)):
@@ -79,5 +91,10 @@ def random_room(rng: Random) -> Project:
         Corner(rng.randint(1, len(walls)), millimetres(600), millimetres(800), mm(950, 1050))
         for _ in range(rng.randint(0, 1))
     ]
+    if len(walls) > 1 and rng.random() < 0.3:
+        island = Wall(
+            "Island", left=End.OPEN, right=End.OPEN, island=Island(mm(0, 900), mm(0, 2500), rng.random() < 0.5)
+        )
+        walls = (*walls[:-1], island)
     room = Room(walls, mm(60, 90), tuple(ways), tuple(corners))
     return replace(project, room=room, cases=tuple(cases), spaces=tuple(spaces))

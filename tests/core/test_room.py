@@ -464,7 +464,12 @@ class Wild(unittest.TestCase):
                     self.assertTrue(all(-1e6 < edge < 1e6 for edge in view.bounds()), f"seed {seed}")
                 for upper in (False, True):
                     there = made.line(number, upper)
-                    twice = mirrored(mirrored(project, there), Made(mirrored(project, there)).line(number, upper))
+                    image = mirrored(project, there)
+                    if buildable(image) is not None:
+                        continue
+                    twice = mirrored(image, Made(image).line(number, upper))
+                    if buildable(twice) is not None:
+                        continue
                     again = Made(twice).line(number, upper).places
                     self.assertEqual([p.letter for p in again], [p.letter for p in there.places], f"seed {seed}")
         self.assertGreater(built, 40)

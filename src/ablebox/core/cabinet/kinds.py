@@ -26,8 +26,9 @@ from ..case.plan_diagonal import Diagonal
 from ..case.top_full import FullTop
 from ..case.top_stretchers import TwoStretchers
 from ..fronts.cell.door import Door
+from ..fronts.cell.drawer import Drawer
 from ..fronts.cell.false_front import FalseFront
-from ..fronts.face import FaceFronts, Line
+from ..fronts.face import FaceFronts, Line, Stack
 from ..fronts.none import NoFronts
 from ..lengths import ZERO, Length, inches, millimetres
 from ..units import System
@@ -85,7 +86,9 @@ def _sink(case: Case) -> Case:
 
 
 def _drawers(case: Case) -> Case:
-    return replace(case, inside=Bay(), fronts=NoFronts())
+    """Three drawers, the uppermost half as high as each of the others."""
+    drawers = FaceFronts(face=Stack((Drawer(), Drawer(), Drawer()), (None, None, None), parts=(1, 2, 2)))
+    return replace(case, inside=Bay(), fronts=drawers)
 
 
 def _bookcase(case: Case) -> Case:

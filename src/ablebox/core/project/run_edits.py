@@ -7,6 +7,8 @@ from dataclasses import replace
 from typing import Any
 
 from ..cabinet.design import Case
+from ..case.plan_diagonal import Diagonal
+from ..case.plan_straight import Straight
 from ..lengths import ZERO, Length, inches, millimetres
 from ..run.line import Line, Place
 from ..run.members import hangs
@@ -143,6 +145,42 @@ def stand_at(project: Project, letter: str, wall: int) -> Project:
     return project.with_case(replace(case, in_alcove=True, wall=wall))
 
 
+def put_in(project: Project, letter: str, wall: int, after: str) -> Project:
+    """Return the project with a case in the run of a wall, behind another; a corner case at its end, as deep as its neighbours.
+
+    Args:
+        project: the project.
+        letter: of the case.
+        wall: number of the wall, from 1.
+        after: letter of the case it is put behind; the last one if there is none.
+    """
+    case = replace(project.case(letter), in_alcove=True, wall=wall)
+    others = [each for each in project.cases if each.letter != letter]
+    if isinstance(case.plan, Diagonal):
+        case = _as_deep(project, case, others)
+        after = next((each.letter for each in reversed(others) if each.in_alcove and each.wall == wall), "")
+    at = next((i for i, each in enumerate(others) if each.letter == after), len(others) - 1) + 1
+    others.insert(at, case)
+    return replace(project, cases=tuple(others))
+
+
+def _as_deep(project: Project, case: Case, others: list[Case]) -> Case:
+    """Return a corner case whose sides are as deep as the cases that stand beside them."""
+    plan = case.plan
+    assert isinstance(plan, Diagonal)
+    walls = [i for i, wall in enumerate(project.room.walls, start=1) if wall.island is None]
+    following = walls[walls.index(case.wall) + 1 :][:1] if case.wall in walls else []
+
+    def row(wall: int) -> list[Case]:
+        found = [each for each in others if each.in_alcove and each.wall == wall and hangs(each) is hangs(case)]
+        return [each for each in found if isinstance(each.plan, Straight)]
+
+    before, behind = row(case.wall), [each for wall in following for each in row(wall)]
+    left = before[-1].depth if before else plan.left
+    right = behind[0].depth if behind else left
+    return replace(case, plan=replace(plan, left=left, right=right))
+
+
 def share_out(project: Project, line: Line) -> Project:
     """Return the project with all cases of a run following its width, each an equal share."""
     letters = {place.letter for place in line.places if place.letter}
@@ -171,9 +209,11 @@ def in_modules(project: Project, line: Line, module: Length) -> Project:
     return project
 
 
-def usual_module(system: System) -> Length:
-    """Return the module widths of cases usually come in (common practice): 3 in, or 100 mm."""
-    return inches(3) if system is System.INCH else millimetres(100)
+def modules(system: System) -> tuple[Length, ...]:
+    """Return the modules widths of cases come in (common practice): 3 in, or 100 mm, first."""
+    if system is System.INCH:
+        return inches(3), inches("1 1/2"), inches(6)
+    return millimetres(100), millimetres(50), millimetres(150)
 
 
 def with_strip(project: Project, line: Line, name: str) -> Project:

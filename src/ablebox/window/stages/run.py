@@ -3,7 +3,6 @@
 
 from __future__ import annotations
 
-from dataclasses import replace
 from functools import partial
 
 from PyQt6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QStackedWidget, QVBoxLayout, QWidget
@@ -80,13 +79,16 @@ class RunStage(Stage):
         menu = QMenu(whole)
         for name, words, act in (
             ("run-share", "Share the width out equally", self.share_out),
-            ("run-modules", "Widths in modules, a filler takes the rest", self.in_modules),
             ("run-mirror", "Mirror it", self.mirror),
         ):
             action = menu.addAction(words)
             assert action is not None
             action.setObjectName(name)
             action.triggered.connect(lambda _, act=act: act())
+        self._modules = QMenu("Widths in modules, a filler takes the rest", menu)
+        self._modules.setObjectName("run-modules")
+        self._modules.aboutToShow.connect(self.fill_modules)
+        menu.addMenu(self._modules)
         menu.addSeparator()
         for name in NAMES:
             action = menu.addAction(f"Add a {name} along it")
@@ -125,12 +127,8 @@ class RunStage(Stage):
         here = self.at_hand()
         project = self.desk.document.project
         after, letter = add_case(project, kind)
-        case = after.case(letter)
-        others = [each for each in after.cases if each.letter != letter]
         own = here[0].places[here[1]].letter if here is not None else ""
-        at = next((i for i, each in enumerate(others) if each.letter == own), len(others) - 1) + 1
-        others.insert(at, replace(case, in_alcove=True, wall=self.number))
-        self._change(f"Add case {letter} to the run", replace(after, cases=tuple(others)))
+        self._change(f"Add case {letter} to the run", run_edits.put_in(after, letter, self.number, own))
         self.desk.selection.select(case=letter, number="", part="")
 
     @property
@@ -281,11 +279,19 @@ class RunStage(Stage):
         line = self._line()
         self._change("Share the width out", run_edits.share_out(self.desk.document.project, line))
 
-    def in_modules(self) -> None:
+    def fill_modules(self) -> None:
+        """Offer the modules widths come in where the units are at home."""
+        self._modules.clear()
+        project = self.desk.document.project
+        for module in run_edits.modules(project.units.system):
+            action = self._modules.addAction(f"{project.units.write(module)} {project.units.words}")
+            assert action is not None
+            action.triggered.connect(lambda _, module=module: self.in_modules(module))
+
+    def in_modules(self, module: Length) -> None:
         """Make what follows the run as many modules wide as it can be; a filler takes what is left."""
         line = self._line()
         project = self.desk.document.project
-        module = run_edits.usual_module(project.units.system)
         self._change(f"Widths in modules of {project.units.write(module)}", run_edits.in_modules(project, line, module))
 
     def mirror(self) -> None:

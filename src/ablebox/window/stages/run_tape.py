@@ -30,6 +30,7 @@ from ...core.run.ends import SIDES, look
 from ...core.run.line import Line
 from ...core.run.members import hangs
 from ...core.run.space import SpaceKind
+from ...core.shop.weights import lifting
 from ..desk import Desk
 from ..widgets.choice_box import choice_box
 from ..widgets.length_field import LengthField
@@ -81,6 +82,7 @@ def add_case_in_run(desk: Desk, column: QVBoxLayout, letter: str) -> None:
         _end(desk, column, case, side)
     if hangs(case):
         _fields(desk, column, ((f"{letter}/hang", "lower edge over the floor"), (f"{letter}/height", "high")))
+    column.addWidget(Words(f"Weighs {lifting(made, made.assembly(letter))}.", 14, colour="quiet", wrap=True))
     place, write = made.place(letter), made.units.write
     if place is not None:
         words = f"{write(place.x)} from the left end of the wall to {write(place.end)}."

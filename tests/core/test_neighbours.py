@@ -1,0 +1,281 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""What follows from who stands beside whom: ends that are seen, stiles, reveals, bases that go on, islands."""
+
+from __future__ import annotations
+
+import unittest
+from dataclasses import replace
+from itertools import pairwise
+from typing import Any
+
+from ablebox.core.assembly.part import Face
+from ablebox.core.cabinet.design import Case
+from ablebox.core.cabinet.kinds import starting_case
+from ablebox.core.case.back_laid_on import LaidOnBack
+from ablebox.core.case.base_feet import Feet
+from ablebox.core.case.base_frame import BaseFrame
+from ablebox.core.case.bottom import Bottom
+from ablebox.core.case.counter.sheet_top import SheetTop
+from ablebox.core.case.cutouts import Cutout
+from ablebox.core.case.end.end_panel import EndPanel
+from ablebox.core.case.end.good_face import GoodFace
+from ablebox.core.case.frame.face_frame import FaceFrame, Stile
+from ablebox.core.case.joint.butt import Butt
+from ablebox.core.case.kick_notched import NotchedKick
+from ablebox.core.drawing.plan_view import plan_view
+from ablebox.core.drawing.room_view import reading_heights
+from ablebox.core.drawing.shapes import Shape
+from ablebox.core.fronts.face import FaceFronts
+from ablebox.core.fronts.fit.full_overlay import FullOverlay
+from ablebox.core.fronts.fit.overlay import Overlay
+from ablebox.core.lengths import ZERO, Length, inches
+from ablebox.core.project import room_edits
+from ablebox.core.project.choices import choice
+from ablebox.core.project.tree import Project, new_project
+from ablebox.core.room.obstacle import usual
+from ablebox.core.room.reading import Deep, Reading
+from ablebox.core.room.room import Room
+from ablebox.core.room.wall import End, Wall, first_readings
+from ablebox.core.run.space import RunSpace, SpaceKind
+from ablebox.core.shop.made import Made
+from ablebox.core.snags.every import snags
+from ablebox.core.snags.snag import Level, Snag
+from ablebox.core.units import System
+from tests.tables import rows
+
+
+def run(*cases: Case, spaces: tuple[RunSpace, ...] = (), **wall: Any) -> Project:
+    """A wall of 120 in, open at both ends, with these cases along it."""
+    room = replace(first_readings(inches(120), inches(96)), **{"left": End.OPEN, "right": End.OPEN, **wall})
+    return replace(new_project(), room=Room((room,)), cases=cases, spaces=spaces)
+
+
+def case(letter: str, kind: str = "base", **changes: Any) -> Case:
+    return replace(starting_case(letter, kind, System.INCH), **changes)
+
+
+def coded(project: Project, head: str) -> list[Snag]:
+    return [snag for snag in snags(Made(project)) if snag.code.startswith(head)]
+
+
+def mended(test: unittest.TestCase, project: Project, code: str) -> Project:
+    """Return the project with the fix of a snag made; the snag is gone then."""
+    snag = coded(project, code)[0]
+    assert snag.fix is not None
+    assert snag.fix.project is not None
+    left = [s for s in coded(snag.fix.project, code) if (s.case, s.sentence) == (snag.case, snag.sentence)]
+    test.assertEqual(left, [])
+    return snag.fix.project
+
+
+class SeenEnds(unittest.TestCase):
+    def seen(self, project: Project) -> set[tuple[str, str, str]]:
+        ends = Made(project).ends
+        return {
+            (letter, side, there.words) for letter, both in ends.items() for side, there in both.items() if there.seen
+        }
+
+    def test_ends_are_seen_where_nothing_as_high_and_deep_hides_them(self) -> None:
+        tall, low = case("B", "tall"), case("C", depth=inches(18))
+        self.assertEqual(
+            self.seen(run(case("A"), tall, low)),
+            {
+                ("A", "left", "at the open end"), ("B", "left", "above A"), ("B", "right", "above C"),
+                ("C", "right", "at the open end"),
+            },
+        )  # fmt: skip
+        self.assertEqual(self.seen(run(case("A"), case("B"), left=End.WALL, right=End.CORNER)), set())
+        gap = RunSpace(1, "B", SpaceKind.OPEN, "open space", inches(20), inches(30), inches(20))
+        filler = replace(gap, kind=SpaceKind.FILLER, goods="case")
+        stove = replace(gap, kind=SpaceKind.APPLIANCE, height=inches(36), depth=inches(25))
+        walls = {"left": End.WALL, "right": End.WALL}
+        self.assertEqual(len(self.seen(run(case("A"), case("B"), spaces=(gap,), **walls))), 2)
+        self.assertEqual(self.seen(run(case("A"), case("B"), spaces=(filler,), **walls)), set())
+        self.assertEqual(self.seen(run(case("A"), case("B"), spaces=(stove,), **walls)), set())
+
+    def test_a_panel_takes_its_thickness_of_the_run_and_goes_where_it_is_hidden(self) -> None:
+        """120 in for two cases that follow and a panel of 3/4: (120 - 3/4) / 2 = 59 5/8 each."""
+        panel = {"left_seen": EndPanel(), "right_seen": EndPanel()}
+        project = run(case("A", follows=True, **panel), case("B", follows=True), right=End.WALL)
+        project = project.with_wall(1, replace(project.wall(1), allowance=ZERO))
+        made = Made(project)
+        first, second = made.line(1).places
+        self.assertEqual((made.widths["A"].length, made.widths["B"].length), (inches("59 5/8"),) * 2)
+        self.assertEqual(
+            (first.width.length, first.case_x, second.x), (inches("60 3/8"), inches("3/4"), inches("60 3/8"))
+        )
+        self.assertEqual(made.line(1).left_over, ZERO)
+        part = made.assembly("A").part("end.left")
+        # To the floor, and 3/4 deeper than the case, out over its doors.
+        self.assertEqual((part.length.length, part.width.length), (inches("34 1/2"), inches(24)))
+        self.assertEqual([role for role in ("end.left", "end.right") if self.has(made, role)], ["end.left"])
+        swapped = Made(replace(project, cases=project.cases[::-1]))
+        self.assertFalse(self.has(swapped, "end.left") or self.has(swapped, "end.right"))
+        self.assertEqual(made.flaws, [])
+
+    def has(self, made: Made, role: str) -> bool:
+        return any(part.role == role for part in made.assembly("A").parts)
+
+    def test_a_side_that_is_seen_shows_its_good_face_and_what_spoils_it_is_told(self) -> None:
+        good = {"left_seen": GoodFace()}
+        side = Made(run(case("A", **good), right=End.WALL)).assembly("A").part("side.left")
+        self.assertIs(side.shows, Face.LEFT)
+        self.assertIs(Made(run(case("A", **good), left=End.WALL)).assembly("A").part("side.left").shows, Face.RIGHT)
+        mended(self, run(case("A"), right=End.WALL), "end.undecided")
+        mended(self, run(case("A", back=LaidOnBack(), **good), right=End.WALL), "end.back")
+        mended(self, run(case("A", bottom=Bottom(Butt("screws")), **good), right=End.WALL), "end.screws")
+        self.assertEqual(coded(run(case("A", bottom=Bottom(Butt("pocket")), **good), right=End.WALL), "end"), [])
+
+    def test_reveals_of_neighbours_add_up_to_the_gap(self) -> None:
+        """Reveals 1/16 and 1/16 make the gap of 1/8 (common practice); 1/8 and 1/16 do not."""
+        wide = case("B", fronts=FaceFronts(FullOverlay(reveal=inches("1/8"))))
+        self.assertEqual(coded(run(case("A"), case("B")), "reveal"), [])
+        self.assertIn("3/16", coded(run(case("A"), wide), "reveal")[0].sentence)
+        mended(self, run(case("A"), wide), "reveal")
+
+
+class Stiles(unittest.TestCase):
+    def test_one_stile_covers_two_sides_and_all_frames_make_one_face(self) -> None:
+        frame = FaceFrame(follow=True, right=Stile(inches("2 1/2")))
+        framed = [case(letter, frame=frame, fronts=FaceFronts(Overlay()), width=inches(30)) for letter in "ABC"]
+        project = run(*framed, left=End.WALL)
+        widths = (Reading("floor", inches(120)), Reading("top", inches("120 3/8")))
+        made = Made(project.with_wall(1, replace(project.wall(1), widths=widths)))
+        self.assertEqual(made.flaws, [])
+        self.assertEqual(coded(made.project, "frame"), [])
+        edges: list[tuple[Length, Length]] = []
+        for place in made.line(1).places:
+            parts = [part for part in made.assembly(place.letter).parts if part.role.startswith("frame.")]
+            low, high = min(part.reach(0)[0] for part in parts), max(part.reach(0)[1] for part in parts)
+            edges.append((place.x + low, place.x + high))
+        # Each frame begins just where the one before it ends; at the wall it stands out by the allowance and by how far that is out.
+        for (_, end), (start, _) in pairwise(edges):
+            self.assertEqual(end, start)
+        self.assertEqual(edges[0][0], ZERO - inches("1/4") - inches("3/8") + made.line(1).places[0].x)
+        self.assertEqual(edges[-1][1], made.line(1).places[-1].end)
+        shared = made.assembly("A").part("frame.stile.right")
+        self.assertEqual((shared.width.length, shared.reach(0)[1] - inches(30)), (inches("2 1/2"), inches("1 1/4")))
+        self.assertNotIn("frame.stile.left", [part.role for part in made.assembly("B").parts])
+
+    def test_a_stile_typed_by_hand_stays_and_unlike_cases_share_none(self) -> None:
+        frame = FaceFrame(follow=True)
+        low = case("B", frame=frame, height=inches(30), fronts=FaceFronts(Overlay()))
+        made = Made(run(case("A", frame=frame, fronts=FaceFronts(Overlay())), low))
+        self.assertEqual(
+            [made.assembly(letter).part("frame.stile.left").width.length for letter in "AB"], [inches("1 1/2")] * 2
+        )
+
+
+class Bases(unittest.TestCase):
+    @rows((NotchedKick,), (Feet,), (BaseFrame,))
+    def test_one_board_goes_on_before_all_that_say_so(self, kick: type) -> None:
+        cases = [case(letter, kick=kick(carried=letter != "A"), width=inches(30)) for letter in "ABCD"]
+        made = Made(run(*cases))
+        self.assertEqual(made.flaws, [])
+        boards = [part for each in made.assemblies for part in each.parts if part.name == "kick board"]
+        # 120 in of board are longer than the sheet: two equal pieces.
+        self.assertEqual(
+            [(part.role[-2:], part.length.length) for part in boards], [(".1", inches(60)), (".2", inches(60))]
+        )
+        self.assertEqual(coded(made.project, "base"), [])
+        lone = made.project.with_case(replace(cases[0], kick=kick(carried=True)))
+        mended(self, lone, "base.none")
+        high = made.project.with_case(replace(cases[2], kick=kick(height=inches(5), carried=True)))
+        mended(self, high, "base.height")
+
+    def test_before_a_board_that_goes_on_notches_are_deeper_by_its_thickness(self) -> None:
+        cases = [case("A"), case("B", kick=NotchedKick(carried=True))]
+        notch = Made(run(*cases)).assembly("B").part("side.left").cuts[0].box.size
+        self.assertEqual((notch[1], notch[2]), (inches("3 3/4"), inches(4)))
+
+
+class Reach(unittest.TestCase):
+    def test_an_outlet_behind_a_drawer_is_told_and_one_behind_a_door_is_not(self) -> None:
+        for kind, told in (("drawers", True), ("base", False)):
+            opening = Cutout("outlet", inches(9), inches(13), inches(5), inches(7))
+            project = run(case("A", kind, cutouts=(opening,)))
+            wall = replace(project.wall(1), obstacles=(usual("outlet", inches(10)),))
+            self.assertEqual(bool(coded(project.with_wall(1, wall), "room.reach")), told)
+
+
+class Islands(unittest.TestCase):
+    def island(self) -> Project:
+        project = room_edits.with_island(run(case("A", width=inches(60), left_seen=GoodFace(), right_seen=GoodFace())))
+        beside = [
+            case(letter, wall=2, width=inches(24), left_seen=GoodFace(), right_seen=GoodFace()) for letter in "BC"
+        ]
+        return replace(project, cases=(*project.cases, *beside))
+
+    def test_it_leaves_a_way_and_is_fastened_and_its_back_is_decided(self) -> None:
+        """42 in to work in, 36 to pass (Kitchen Planning Guidelines, National Kitchen and Bath Association, from memory)."""
+        project = self.island()
+        self.assertEqual([s.code for s in coded(project, "room.")], ["room.island"])
+        for away, level in (("60", Level.NOTE), ("59 1/4", Level.NOTE), ("59", Level.STOP), ("65 1/4", None)):
+            found = choice(project, "room2/island.away")
+            assert found is not None
+            told = [snag.level for snag in coded(found.put(inches(away)), "room.aisle")]
+            self.assertEqual(told, [] if level is None else [level], away)
+        mended(self, choice(project, "room2/island.away").put(inches(50)), "room.aisle")  # type: ignore[union-attr]
+        self.assertEqual(len(coded(project, "end.island")), 2)
+        mended(self, project, "end.island")
+        both = room_edits.with_back_row(project, 2, inches("23 1/4"))
+        self.assertEqual(coded(both, "end.island"), [])
+        self.assertEqual(both.wall(3).island.away, inches(67) - inches("23 1/4"))  # type: ignore[union-attr]
+
+    def test_two_rows_stand_back_to_back_on_the_plan(self) -> None:
+        project = room_edits.with_back_row(self.island(), 2, inches("23 1/4"))
+        other = [case(letter, wall=3, width=inches(24)) for letter in "DE"]
+        made = Made(replace(project, cases=(*project.cases, *other)))
+        boxes = {}
+        for item in plan_view(made, 2).items:
+            if isinstance(item, Shape) and item.hot.startswith("case:"):
+                xs, ys = zip(*item.points, strict=True)
+                boxes[item.hot[-1]] = [round(v / 25.4, 4) for v in (min(xs), max(xs), -max(ys), -min(ys))]
+        self.assertEqual(boxes["B"], [24, 48, 67, 90.25])
+        # Seen from its own front the second row runs the other way: D stands behind C, back to back.
+        self.assertEqual(boxes["D"], [48, 72, 43.75, 67])
+        self.assertEqual(boxes["E"], [24, 48, 43.75, 67])
+
+    def test_walls_go_on_round_their_corners_whatever_islands_there_are(self) -> None:
+        project = room_edits.with_another_wall(self.island())
+        self.assertEqual([wall.island is None for wall in project.room.walls], [True, False, True])
+        project = project.with_wall(1, replace(project.wall(1), right=End.CORNER))
+        made = Made(replace(project, cases=(*project.cases, case("F", wall=3))))
+        self.assertEqual(made.line(3).places[0].x, inches("23 1/4"))
+
+
+class Readings(unittest.TestCase):
+    def test_they_are_drawn_where_they_were_taken_and_never_on_each_other(self) -> None:
+        def at(place: str, up: str | None, deep: Deep = Deep.ANY) -> Reading:
+            return Reading(place, inches(40), up=inches(up) if up else None, deep=deep)
+
+        high = inches(96).mm
+        taken = [at("floor", "2", Deep.FRONT), at("floor", "2", Deep.BACK), at("counter", "36"), at("top", "90")]
+        heights = reading_heights(taken, high)
+        self.assertAlmostEqual(heights[2], inches(36).mm)
+        for many in (taken, [at(f"place {i}", None) for i in range(9)], [at(f"place {i}", "95") for i in range(5)]):
+            drawn = sorted(reading_heights(many, high))
+            self.assertTrue(all(b - a > high * 0.05 for a, b in pairwise(drawn)), drawn)
+            self.assertTrue(drawn[0] >= 0 and drawn[-1] <= high)
+
+    def test_front_and_back_at_one_place_are_two_readings_and_the_same_twice_is_refused(self) -> None:
+        front, back = Reading("floor", inches(40), deep=Deep.FRONT), Reading("floor", inches("39 7/8"), deep=Deep.BACK)
+        made = Made(replace(run(case("A")), room=Room((Wall(widths=(front, back)),))))
+        self.assertEqual(made.room.governing.length, inches("39 7/8"))  # type: ignore[union-attr]
+        self.assertEqual(made.numbers["room/width.2"].label, "width at floor, back")
+        with self.assertRaises(ValueError):
+            Wall(widths=(front, front))
+        project = made.project
+        for key, put in (("room/width.1.up", "2 1/4"), ("room/width.1.up", None)):
+            found = choice(project, key)
+            assert found is not None
+            project = found.put(inches(put)) if put else found.clear()  # type: ignore[misc]
+            self.assertEqual(project.wall(1).widths[0].up, inches(put) if put else None)
+
+
+class Tops(unittest.TestCase):
+    def test_ends_of_a_top_are_banded_where_they_are_seen(self) -> None:
+        for walls, banded in (({}, {"front", "left", "right"}), ({"left": End.WALL}, {"front", "right"})):
+            made = Made(run(case("A", counter=SheetTop()), **walls))
+            bands = {face.words for face, _ in made.assembly("A").part("counter.top").bands}
+            self.assertEqual(bands, banded)
