@@ -4,19 +4,23 @@
 from __future__ import annotations
 
 import sys
+from dataclasses import replace
 from unittest.mock import patch
 
-from PyQt6.QtCore import Qt
+from PyQt6.QtCore import QPoint, Qt
 from PyQt6.QtTest import QTest
-from PyQt6.QtWidgets import QApplication, QComboBox, QMenu, QWidget
+from PyQt6.QtWidgets import QApplication, QCheckBox, QComboBox, QMenu, QWidget
 
+from ablebox.core.case.end.end_panel import EndPanel
+from ablebox.core.case.end.undecided import Undecided
 from ablebox.core.lengths import ZERO, inches
 from ablebox.core.project.json_format import from_text, to_text
 from ablebox.core.room.meter import answer
 from ablebox.core.room.obstacle import Deal
-from ablebox.core.room.reading import Method
+from ablebox.core.room.reading import Deep, Method
 from ablebox.core.room.wall import End
 from ablebox.window.stages.room import RoomStage
+from ablebox.window.stages.run import RunStage
 from ablebox.window.stages.run_drawing import RunDrawing
 from ablebox.window.widgets.drawing_view import DrawingView
 from tests.uicase import UiCase
@@ -52,6 +56,38 @@ class Room(RoomAndRun):
         )
         # After the last width the keyboard is back on the drawing.
         self.assertIs(QApplication.focusWidget(), self.find(DrawingView, "alcove"))
+
+    def test_where_a_reading_was_taken_is_noted_beside_it(self) -> None:
+        self.window.desk.selection.select(number="room/width.2")
+        self.settle()
+        field = self.find(QWidget, "tape:up")
+        QTest.mouseClick(field, Qt.MouseButton.LeftButton)
+        self.type("36 1/4")
+        self.choose("tape:deep", Deep.BACK)
+        reading = self.project.wall(1).widths[1]
+        self.assertEqual((reading.up, reading.deep), (inches("36 1/4"), Deep.BACK))
+        self.assertIn("width at counter, back", self.number("room/width.2").label)
+        self.act("undo")
+        self.assertIs(self.project.wall(1).widths[1].deep, Deep.ANY)
+
+    def test_an_island_is_set_on_its_plan(self) -> None:
+        self.press("add-island")
+        self.assertEqual(len(self.project.room.walls), 2)
+        self.click("alcove", "key:room2/island.away")
+        self.type("80")
+        self.assertEqual(self.project.wall(2).island.away, inches(80))
+        self.window.desk.selection.select(number="")
+        self.settle()
+        self.choose("island-faces", True)
+        self.key(Qt.Key.Key_2, CTRL)
+        self.menu("add-in-run:base")
+        self.assertEqual([place.letter for place in self.window.desk.document.made.line(2).places], ["B"])
+        self.key(Qt.Key.Key_1, CTRL)
+        self.press("island-back")
+        island = self.project.wall(3).island
+        self.assertEqual((island.away, island.faces_wall), (inches(80) + self.project.case("B").depth, False))
+        self.press("drop-wall")
+        self.assertEqual(len(self.project.room.walls), 2)
 
     def test_a_meter_reads_width_after_width(self) -> None:
         command = [sys.executable, "-m", "ablebox", "meter", "--true", "700 mm, 701 mm, 702 mm", "--noise", "0"]
@@ -148,6 +184,56 @@ class Run(RoomAndRun):
         self.assertEqual(self.window.desk.document.made.line(1).left_over, ZERO)
         self.press("drop-space")
         self.assertEqual(len(self.project.spaces), 1)
+
+    def test_an_end_that_is_seen_is_decided_where_it_stands(self) -> None:
+        wall = self.project.wall(1)
+        self.window.desk.change("open", self.project.with_wall(1, replace(wall, left=End.OPEN)))
+        self.window.desk.selection.select(case="A", number="")
+        self.settle()
+        before = self.window.desk.document.made.widths["A"].length
+        self.choose("end-look:left", EndPanel)
+        made = self.window.desk.document.made
+        self.assertEqual(before - made.widths["A"].length, made.assembly("A").part("end.left").thickness.length)
+        self.assertEqual(made.line(1).left_over, ZERO)
+        box = self.find(QCheckBox, "form:left_seen.to_floor")
+        QTest.mouseClick(box, Qt.MouseButton.LeftButton, pos=QPoint(8, box.height() // 2))
+        self.settle()
+        self.assertFalse(self.project.case("A").left_seen.to_floor)
+        self.act("undo")
+        self.act("undo")
+        self.assertIsInstance(self.project.case("A").left_seen, Undecided)
+
+    def test_a_case_with_its_face_across_is_put_into_the_corner(self) -> None:
+        self.key(Qt.Key.Key_1, CTRL)
+        self.press("add-wall")
+        self.window.desk.type_over("room2/width.1", "110")
+        self.key(Qt.Key.Key_2, CTRL)
+        self.window.desk.selection.select(wall=1, case="A", number="")
+        self.menu("add-in-run:diagonal")
+        case = self.project.case("B")
+        self.assertEqual((case.plan.left, self.names()), (self.project.case("A").depth, ["A", "B"]))
+        self.key(Qt.Key.Key_3, CTRL)
+        self.press("view:plan")
+        self.click("plan", "key:B/plan.left")
+        self.type("22")
+        self.assertEqual(self.project.case("B").plan.left, inches(22))
+        self.assertIn("23 1/4", next(s.sentence for s in self.window.desk.document.snags if s.code == "corner.depth"))
+        self.press("view:apart")
+        self.key(Qt.Key.Key_4, CTRL)
+        self.click("face", "cell:fronts.face")
+        for stage in (Qt.Key.Key_5, Qt.Key.Key_6):
+            self.key(stage, CTRL)
+
+    def test_widths_come_in_the_module_that_is_chosen(self) -> None:
+        self.menu("add-filler")
+        stage = self.window.stages["run"]
+        assert isinstance(stage, RunStage)
+        stage.fill_modules()
+        menu = next(m for m in self.window.findChildren(QMenu) if m.objectName() == "run-modules")
+        menu.actions()[1].trigger()
+        self.settle()
+        self.assertEqual(self.project.case("A").width.ticks % inches("1 1/2").ticks, 0)
+        self.assertEqual(self.window.desk.document.made.line(1).left_over, ZERO)
 
     def test_members_change_places_by_button_and_key(self) -> None:
         self.menu("add-in-run:drawers")

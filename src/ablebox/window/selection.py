@@ -23,6 +23,8 @@ class Selection(QObject):
         self.cell = ""
         #: Number of the wall at hand, from 1.
         self.wall = 1
+        #: The case that was selected when somebody last chose a wall.
+        self.picked_with = ""
 
     def select(
         self,
@@ -47,5 +49,7 @@ class Selection(QObject):
             if value is not None and getattr(self, name) != value:
                 setattr(self, name, value)
                 moved = True
+        if wall is not None:
+            self.picked_with = self.case
         if moved:
             self.changed.emit()

@@ -14,8 +14,11 @@ from dataclasses import replace
 from ..cabinet.design import Case
 from ..case.frame.face_frame import FaceFrame, Stile
 from ..case.plan_straight import Straight
-from ..lengths import ZERO, Length
+from ..lengths import ZERO, Length, inches
 from .ends import SIDES, Beside, Ends
+
+#: A stile stands out by this much at most; a wall that is farther out takes a filler.
+_MOST = inches(2)
 
 
 def following(case: Case, beside: Ends, spare: Length, panels: Mapping[str, Length]) -> Case:
@@ -45,7 +48,7 @@ def _stile(case: Case, frame: FaceFrame, side: str, there: Beside, spare: Length
         both = _shared(case, other, side)
         half = both.share(2)[1]
         return Stile(both, half) if side == "right" else Stile(half, ZERO, True)
-    proud = spare if there.wall else panel
+    proud = min(spare, _MOST) if there.wall else panel
     return Stile(own.width + proud, proud)
 
 

@@ -193,7 +193,8 @@ class RunStage(Stage):
         else:
             found = self.desk.document.project.case(case) if case else None
             wall = found.wall if found is not None and found.in_alcove else self.number
-        if wall != self.number and self._shown_case != (case, self.space):
+        picked = self._shown_case is None and self.desk.selection.picked_with == self.desk.selection.case
+        if wall != self.number and self._shown_case != (case, self.space) and not picked:
             self._shown_case = (case, self.space)
             self.desk.selection.select(wall=wall)
             return
