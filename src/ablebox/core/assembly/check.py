@@ -52,10 +52,21 @@ def _solid_parts(assembly: Assembly) -> list[Flaw]:
             if cut.box.volume <= 0 or box.meet(cut.box) != cut.box:
                 flaws.append(Flaw("stray", (part.role,), f"{cut.kind.value} {cut.name} is not inside {part.name}"))
         for holes in part.holes:
+            if all(_inside(box, holes, centre) for centre in holes.centres):
+                continue
             wood = [box, *(other.told.box for other in assembly.parts if part.glued and other.glued == part.glued)]
             if any(volume_left(_bored(box, holes, centre), wood) for centre in holes.centres):
                 flaws.append(Flaw("stray", (part.role,), f"{holes.name} are not inside {part.name}"))
     return flaws
+
+
+def _inside(box: Box, holes: Holes, centre: tuple[int, int, int]) -> bool:
+    """Whether a hole keeps within one part's sides; its depth is that of the part at most."""
+    reach, own = holes.diameter.ticks // 2, holes.face.axis
+    low, high = box.low, box.high
+    return all(
+        axis == own or (low[axis] <= centre[axis] - reach and centre[axis] + reach <= high[axis]) for axis in (0, 1, 2)
+    )
 
 
 def _bored(box: Box, holes: Holes, centre: tuple[int, int, int]) -> Box:

@@ -102,17 +102,7 @@ def build(
         elif isinstance(end, GoodFace):
             _good_face_out(work, side)
     check_channels(shell, work.cuts)
-    parts = tuple(
-        _in_the_wood(
-            shell,
-            replace(
-                part,
-                cuts=part.cuts + tuple(work.cuts.get(part.role, ())),
-                holes=part.holes + tuple(work.holes.get(part.role, ())),
-            ),
-        )
-        for part in work.parts
-    )
+    parts = tuple(_in_the_wood(shell, _worked(part, work)) for part in work.parts)
     lifted = case.kick.foot(shell).length != ZERO
     to_floor = isinstance(case.frame, FaceFrame) and case.frame.stands_on_floor
     return Assembly(
@@ -126,6 +116,14 @@ def build(
         bays=tuple(work.bays),
         fronts=tuple(work.fronts),
     )
+
+
+def _worked(part: Placed, work: Work) -> Placed:
+    """Return a part with what others have cut and bored into it."""
+    cuts, holes = work.cuts.get(part.role), work.holes.get(part.role)
+    if not cuts and not holes:
+        return part
+    return replace(part, cuts=part.cuts + tuple(cuts or ()), holes=part.holes + tuple(holes or ()))
 
 
 def _good_face_out(work: Work, side: str) -> None:

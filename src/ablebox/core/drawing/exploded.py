@@ -48,7 +48,9 @@ def exploded(assembly: Assembly, codes: dict[str, str], look: Look) -> Drawing:
     drawing = Drawing(f"Case {assembly.letter}, taken apart")
     wide = assembly.outside[0].length.ticks
     # A top that goes on over the neighbours would make everything else small.
-    parts = [p for p in assembly.parts if not (p.role.startswith("counter") and p.box.high[0] > 1.5 * wide)]
+    lid = [part for part in assembly.parts if part.role.startswith(("counter", "splash"))]
+    far = any(part.box.high[0] > 1.5 * wide for part in lid)
+    parts = [part for part in assembly.parts if not (far and part in lid)]
     pieces = [piece for part in parts for piece in _pieces(part, _offset(assembly, part, look), codes, look)]
     for at in _order(pieces, look):
         piece = pieces[at]
@@ -62,14 +64,17 @@ def exploded(assembly: Assembly, codes: dict[str, str], look: Look) -> Drawing:
 def _offset(assembly: Assembly, part: Placed, look: Look) -> Corner:
     """Each part moves along its own thickness, away from the middle, so that nothing moves through anything."""
     width, height, depth = (size.length.ticks for size in assembly.outside)
-    if part.stands == "apart":
+    if part.role.startswith(("counter", "splash")):
+        # What lies on the case stays together, over it.
+        return 0.0, 0.0, height * look.apart * 0.75 / TICKS_PER_MM
+    if part.stands == "apart" and not part.role.startswith("end."):
         # What the case stands on stays together, under it.
         return 0.0, 0.0, -height * look.apart * 0.62 / TICKS_PER_MM
     axis = part.axes[2]
     middle = (width / 2, depth / 2, height / 2)[axis]
     centre = (part.box.low[axis] + part.box.high[axis]) / 2
     moved = [0.0, 0.0, 0.0]
-    moved[axis] = (centre - middle) * look.apart
+    moved[axis] = (centre - middle) * look.apart * (1.5 if part.role.startswith("end.") else 1.0)
     if part.straight is not None and assembly.slant is not None:
         # What stands across a corner moves straight away from it.
         by = (0.75 if part.stands == "front" else 0.4) * depth * look.apart / assembly.slant.length

@@ -295,9 +295,10 @@ def _dimension(item: Dimension, canvas: Canvas, view: View, rows: float, selecte
         canvas.polyline([(x - 4, y + 4), (x + 4, y - 4)], colour, 1.4, False)
     size = _NUMBER
     width = canvas.text_width(item.text, size, True) + 12
-    middle_x, middle_y = (ends[0][0] + ends[1][0]) / 2, (ends[0][1] + ends[1][1]) / 2
+    (x0, y0), (x1, y1) = ends
+    middle_x, middle_y = x0 + (x1 - x0) * item.where, y0 + (y1 - y0) * item.where
     length = abs(ends[1][0] - ends[0][0]) + abs(ends[1][1] - ends[0][1])
-    if item.across and length < width + 10:
+    if item.across and length < width + 10 and not item.stays:
         # A number wider than its line stands beside it.
         middle_x = max(ends[0][0], ends[1][0]) + width / 2 + 7
     if not item.across and length < _SHORT:

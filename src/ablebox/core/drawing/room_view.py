@@ -22,6 +22,7 @@ BOW = 12
 _WALL = 150.0
 _HEIGHT_IF_UNKNOWN = inches(90)
 #: Room for the name of a reading at the left: points for a letter, and so many letters at least and at most.
+_CLOSE = 0.25
 _LETTER, _FEWEST, _LETTERS = 7.6, 10, 16
 
 
@@ -80,7 +81,10 @@ def room_view(made: Made, number: int = 1, chosen: str = "") -> Drawing:
     for i, (width, (x0, h), (x1, _)) in enumerate(zip(room.widths, left, right, strict=True)):
         governs = room.governing is not None and width.length == room.governing.length
         text = made.units.write(width.length)
-        drawing.add(Dimension(True, x0, x1, h, 0, text, room.width_key(i), True))
+        beside = [k for k, other in enumerate(heights) if k != i and abs(other - h) < height * _CLOSE]
+        # Numbers of readings close above each other stand apart along their lines.
+        where = 0.5 if not beside else 0.38 if i < min(beside) else 0.62
+        drawing.add(Dimension(True, x0, x1, h, 0, text, room.width_key(i), True, where=where))
         place = room.wall.widths[i].words
         drawing.add(
             Label(-_WALL, h, place, 11, "end", "quiet", hot=f"key:{room.width_key(i)}", shift=(-8, 0)),
@@ -98,7 +102,7 @@ def room_view(made: Made, number: int = 1, chosen: str = "") -> Drawing:
             Label(start, -60, "mouth", 11, "end", "quiet", hot=f"key:{room.mouth.key}", shift=(-12, -24)),
         )
     if len(set(widths)) > 1:
-        drawing.add(Label(-_WALL, height, f"bows drawn ×{BOW}", 9, "end", "quiet", shift=(-8, 0)))
+        drawing.add(Label(-_WALL, height, f"bows drawn ×{BOW}", 9, "end", "quiet", shift=(-8, 16)))
     return drawing
 
 

@@ -14,6 +14,10 @@ from .shapes import Area, Dimension, Drawing, Label, Path, Shape
 _SIDE = 110.0
 #: Share of the run below which a member is too narrow for its number.
 _NARROW = 0.06
+#: A run is drawn at least so wide; so wide are a letter of a number, and what is around it, in points.
+_SMALL, _LETTER, _AROUND = 200.0, 6.2, 18.0
+#: Rows of numbers there are at most.
+_ROWS = 3
 
 
 def run_view(made: Made, number: int, chosen: str) -> Drawing:
@@ -112,23 +116,45 @@ def _outline(drawing: Drawing, x: float, low: float, w: float, h: float, lit: bo
         drawing.add(Area(x, low, w, h, "", "select", 2.6))
 
 
+def _row(ends: list[float], middle: float, letters: int, whole: float) -> int:
+    """Return the first row in which a number stands clear of those before it, even in a small window.
+
+    Args:
+        ends: where the last number of each row ends, in mm; a row is added where none is free.
+        middle: where the number stands.
+        letters: how many it has.
+        whole: width of the run in mm, drawn over ``_SMALL`` points at least.
+    """
+    half = (letters * _LETTER + _AROUND) / 2 * whole / _SMALL
+    for row, end in enumerate(ends):
+        if middle - half >= end:
+            ends[row] = middle + half
+            return row + 1
+    if len(ends) < _ROWS:
+        ends.append(middle + half)
+        return len(ends)
+    row = min(range(len(ends)), key=lambda i: ends[i])
+    ends[row] = middle + half
+    return row + 1
+
+
 def _widths(made: Made, drawing: Drawing, line: Line, height: float) -> None:
     """Draw the width of each member, the sum, what there is for it, and what is left over."""
     write = made.units.write
     sign, base = (1.0, height) if line.upper else (-1.0, 0.0)
     whole = sum(place.width.length.mm for place in line.places)
-    # Many numbers stand in two rows, so that none runs into its neighbour's.
-    rows = 2 if len(line.places) > 4 else 1
-    turn = 0
+    ends: list[float] = []
     for place in line.places:
         width = place.case_width if place.letter else place.width.length
         if width > ZERO:
             key = f"{place.letter}/width" if place.letter else f"space/{place.space}.width"
             # What is too narrow for its number beside its neighbours' carries it over its own head.
             narrow = width.mm < _NARROW * whole
-            at, row = (place.high.mm, 0.9) if narrow else (base, sign * (1 + turn % rows))
-            turn += not narrow
-            drawing.add(Dimension(True, place.case_x.mm, (place.case_x + width).mm, at, row, write(width), key, True))
+            start, end, text = place.case_x.mm, (place.case_x + width).mm, write(width)
+            row = 0.9 if narrow else sign * _row(ends, (start + end) / 2, len(text), whole)
+            at = place.high.mm if narrow else base
+            drawing.add(Dimension(True, start, end, at, row, text, key, True, stays=not narrow))
+    rows = max(1, len(ends))
     if line.total is None or not line.places:
         return
     start, end = line.places[0].x.mm, line.places[-1].end.mm

@@ -148,6 +148,8 @@ class Dimension:
         key: the number's key.
         field: whether it can be typed over.
         colour: of the line and number.
+        where: how far along its line the number stands, as a share of it.
+        stays: whether the number stands over its line even where it is wider.
     """
 
     across: bool
@@ -159,6 +161,8 @@ class Dimension:
     key: str = ""
     field: bool = False
     colour: str = "dimension"
+    where: float = 0.5
+    stays: bool = False
 
 
 Item = Path | Area | Shape | Circle | Label | Dimension

@@ -193,9 +193,9 @@ class _Book:
         for room in self.made.rooms:
             self.heading(_EDGE, "The space, as measured" if len(self.made.rooms) == 1 else room.wall.name)
             for reading, number in zip(room.wall.widths, room.widths, strict=True):
-                self.words(
-                    _EDGE, f"{self.write(number.length)} wide at {reading.words}  ({reading.method.words})", width
-                )
+                up = f", {self.write(reading.up)} up" if reading.up is not None else ""
+                text = f"{self.write(number.length)} wide at {reading.words}{up}  ({reading.method.words})"
+                self.words(_EDGE, text, width)
             for also in (room.ceiling, room.mouth, room.usable):
                 if also is not None:
                     self.words(_EDGE, f"{self.write(also.length)}  {also.label}", width)
@@ -260,7 +260,7 @@ class _Book:
         """The sums behind the sizes people ask about, in two columns."""
         self.heading(_EDGE, "How it was reckoned")
         top = self.y
-        keys = ("width", "inside.width", "inside.depth", "bottom/length", "back/width", "back/length", "top/length",
+        keys = ("width", "plan.across", "side.left/width", "inside.width", "inside.depth", "bottom/length", "back/width", "back/length", "top/length",
                 "frame.between", "partition/length", "fixed/length", "shelf/length", "shelf/width", "door/width",
                 "door/length")  # fmt: skip
         numbers = [self.made.numbers[f"{letter}/{key}"] for key in keys if f"{letter}/{key}" in self.made.numbers]

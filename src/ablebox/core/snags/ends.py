@@ -19,6 +19,7 @@ from ..case.top_full import FullTop
 from ..fronts.face import FaceFronts
 from ..fronts.fit.full_overlay import FullOverlay
 from ..project.changes import fitted_stock
+from ..project.tree import Project
 from ..run.ends import SIDES, look
 from ..run.members import hangs
 from ..shop.made import Made
@@ -29,9 +30,12 @@ _THROUGH = ("screws", "confirmats")
 
 
 def _with(made: Made, case: Case, side: str, end: GoodFace | EndPanel, title: str) -> Fix:
-    changes: dict[str, Any] = {ENDS[side]: end}
-    changed = fitted_stock(made.project, replace(case, **changes))
-    return Fix(title, made.project.with_case(changed))
+    def change() -> Project:
+        changes: dict[str, Any] = {ENDS[side]: end}
+        return made.project.with_case(fitted_stock(made.project, replace(case, **changes)))
+
+    # Made when it is wanted: a long run has many ends.
+    return Fix(title, change)
 
 
 def seen_ends(made: Made) -> Iterator[Snag]:

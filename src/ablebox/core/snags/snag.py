@@ -30,13 +30,18 @@ class Fix:
 
     Args:
         title: what it does, as it stands in the undo menu.
-        project: the project with the fix made; ``None`` if only a person can mend it.
+        change: the project with the fix made, or what makes it once it is wanted; ``None`` if only a person can mend it.
         key: the number to look at instead.
     """
 
     title: str
-    project: Project | None = None
+    change: Project | Callable[[], Project] | None = None
     key: str = ""
+
+    @property
+    def project(self) -> Project | None:
+        """The project with the fix made; ``None`` if only a person can mend it."""
+        return self.change() if callable(self.change) else self.change
 
 
 @dataclass(frozen=True, slots=True)

@@ -3,7 +3,7 @@
 
 from __future__ import annotations
 
-from PyQt6.QtWidgets import QFrame, QHBoxLayout, QScrollArea, QVBoxLayout, QWidget
+from PyQt6.QtWidgets import QHBoxLayout, QVBoxLayout, QWidget
 
 from ...core.drawing.board_view import board_view
 from ...core.lengths import Length
@@ -12,13 +12,14 @@ from ...core.shop.boards import board_plans
 from ..desk import Desk
 from ..widgets.drawing_view import DrawingView
 from ..widgets.length_field import LengthField
+from ..widgets.scroll_page import ScrollPage
 from ..widgets.words import Words
 
 #: Pixels a board is long, about.
 _WIDE = 790
 
 
-class BoardsPage(QScrollArea):
+class BoardsPage(ScrollPage):
     """All boards, drawn.
 
     Args:
@@ -30,8 +31,6 @@ class BoardsPage(QScrollArea):
         self._desk = desk
         self._shown: object = None
         self.setObjectName("boards")
-        self.setFrameShape(QFrame.Shape.NoFrame)
-        self.setWidgetResizable(True)
 
     def refresh(self) -> None:
         """Show the boards as they stand."""

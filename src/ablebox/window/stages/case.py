@@ -30,6 +30,7 @@ from .. import ask
 from ..desk import Desk
 from ..widgets.drawing_view import DrawingView
 from ..widgets.picture_card import PictureCard
+from ..widgets.scroll_page import ScrollRow
 from ..widgets.title_line import TitleLine
 from ..widgets.turn_view import TurnView
 from ..widgets.words import LinkWords, Words
@@ -68,15 +69,12 @@ class CaseStage(Stage):
             self.head.addWidget(widget)
         self._lay_out_views()
         self.body.addLayout(self._choice_row())
-        cards = QHBoxLayout()
-        cards.setSpacing(7)
         self._cards: dict[str, PictureCard] = {}
         for thing, title in THINGS.items():
             card = PictureCard(f"thing:{thing}", title, 112, partial(self._choose_thing, thing))
             self._cards[thing] = card
-            cards.addWidget(card)
         self.body.addSpacing(6)
-        self.body.addLayout(cards)
+        self.body.addWidget(ScrollRow(list(self._cards.values()), 112, 88, 7))
 
     def _box(self, name: str, words: str, clicked) -> QCheckBox:  # type: ignore[no-untyped-def]
         box = QCheckBox(words)
@@ -130,7 +128,7 @@ class CaseStage(Stage):
             combo.setAccessibleName(help_text)
             combo.setToolTip(help_text)
             combo.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
-            combo.setMinimumContentsLength(8)
+            combo.setMinimumContentsLength(3)
             combo.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
             combo.activated.connect(lambda _, name=name: self._choose(name))
             self._combos[name] = combo
@@ -149,6 +147,7 @@ class CaseStage(Stage):
             button = QPushButton(words)
             button.setObjectName(name)
             button.setMenu(menu)
+            button.setMinimumWidth(button.sizeHint().width())
             row.addWidget(_titled(" ", button))
         return row
 

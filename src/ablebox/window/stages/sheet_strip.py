@@ -6,11 +6,12 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from PyQt6.QtCore import QPoint, Qt
-from PyQt6.QtWidgets import QFrame, QHBoxLayout, QScrollArea, QVBoxLayout, QWidget
+from PyQt6.QtWidgets import QHBoxLayout, QVBoxLayout, QWidget
 
 from ...core.drawing.shapes import Drawing
 from ..desk import Desk
 from ..widgets.drawing_view import DrawingView
+from ..widgets.scroll_page import ScrollPage
 from ..widgets.words import Words
 
 
@@ -36,7 +37,7 @@ class _Thumb(DrawingView):
             super().keyPressEvent(event)
 
 
-class SheetStrip(QScrollArea):
+class SheetStrip(ScrollPage):
     """The row of small pictures.
 
     Args:
@@ -49,8 +50,6 @@ class SheetStrip(QScrollArea):
         self._thumbs: list[_Thumb] = []
         self._words: list[Words] = []
         self._drawn: object = None
-        self.setFrameShape(QFrame.Shape.NoFrame)
-        self.setWidgetResizable(True)
         self.setFixedHeight(100)
         self.setVerticalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
 

@@ -58,11 +58,12 @@ class SnagLine(QWidget):
         super().__init__()
         self._desk, self._at, self._refusal = desk, 0, ""
         self.setObjectName("snag-line")
-        self.setMinimumHeight(40)
         self.setSizePolicy(QSizePolicy.Policy.Preferred, QSizePolicy.Policy.Maximum)
         row = QHBoxLayout(self)
         row.setContentsMargins(16, 5, 18, 5)
         row.setSpacing(12)
+        # Higher where a sentence takes two lines: a height set by hand would win over what they need.
+        row.addStrut(30)
         self._mark = _Mark()
         self.sentence = Words("", 15, True, "snag-text", wrap=True)
         self.sentence.setObjectName("snag-sentence")
