@@ -11,7 +11,8 @@ from pathlib import Path
 KEPT = {
     "lantern-yard": ("case", "apart", "inside", "fronts", "parts", "sheets", "boards", "rack"),
     "harbour-cottage": ("room",),
-    "heron-house": ("run", "plan", "sticks"),
+    "heron-house": ("run", "sticks"),
+    "orchard-corner": ("plan", "corner"),
     "weir-loft": ("mm-room", "mm-run"),
     "mill-pantry": ("mm-case", "mm-sheets"),
 }

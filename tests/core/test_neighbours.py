@@ -209,7 +209,9 @@ class Islands(unittest.TestCase):
     def test_it_leaves_a_way_and_is_fastened_and_its_back_is_decided(self) -> None:
         """42 in to work in, 36 to pass (Kitchen Planning Guidelines, National Kitchen and Bath Association, from memory)."""
         project = self.island()
-        self.assertEqual([s.code for s in coded(project, "room.")], ["room.island"])
+        self.assertEqual(coded(project, "room."), [])
+        on_feet = project.with_case(replace(project.case("B"), kick=Feet()))
+        self.assertEqual([s.code for s in coded(on_feet, "room.")], ["room.island"])
         for away, level in (("60", Level.NOTE), ("59 1/4", Level.NOTE), ("59", Level.STOP), ("65 1/4", None)):
             found = choice(project, "room2/island.away")
             assert found is not None

@@ -184,6 +184,10 @@ def _case_pictures(window: MainWindow, folder: Path, prefix: str) -> list[Path]:
     select(joint="inside", bay=window.desk.document.made.assemblies[0].bays[0].path)
     taken.append(_picture(window, folder / f"{prefix}inside.png"))
     select(joint="", bay="")
+    corner = next((assembly.letter for assembly in window.desk.document.made.assemblies if assembly.slant), "")
+    if corner:
+        select(case=corner)
+        taken.append(_picture(window, folder / f"{prefix}corner.png"))
     return taken
 
 

@@ -37,7 +37,7 @@ class Feet:
     setback: Length = size("kick board set back", inches(2))
     clear: Length = size("kick board off the floor", inches("1/8"), zero=True)
     kick: bool = option("clipped kick board", True)
-    carried: bool = option("its left neighbour's kick board goes on before it", False)
+    carried: bool = option("left neighbour's board goes on", False)
 
     words = "adjustable feet"
 

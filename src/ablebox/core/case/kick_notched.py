@@ -32,7 +32,7 @@ class NotchedKick:
     height: Length = size("toe kick height", inches(4))
     depth: Length = size("toe kick depth", inches(3))
     both_sides: bool = option("also at the back", False)
-    carried: bool = option("its left neighbour's kick board goes on before it", False)
+    carried: bool = option("left neighbour's board goes on", False)
 
     words = "notched"
 

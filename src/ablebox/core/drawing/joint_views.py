@@ -71,6 +71,9 @@ def _where(assembly: Assembly, thing: str) -> tuple[str, int, _Window]:
     if thing == "kick":
         legs = [part for part in assembly.parts if part.role == "leg.1"]
         at = legs[0].box.low[0] + 1 if legs else middle
+        start = assembly.slant.y_at(at) if assembly.slant is not None else 0
+        if start:
+            return "side", at, (start - 2 * t, min(0, bottom.low[2] - 3 * t), start + depth // 3, bottom.low[2] + 3 * t)
         return "side", at, (-2 * t, min(0, bottom.low[2] - 3 * t), depth // 3 + 3 * t, bottom.low[2] + 3 * t)
     if thing == "bottom":
         return "front", front + depth // 3, wide
@@ -87,6 +90,8 @@ def _where(assembly: Assembly, thing: str) -> tuple[str, int, _Window]:
         lows = [part.box for part in assembly.parts if part.role.startswith("counter")]
         top = max((box.high[2] for box in lows), default=height + t)
         reach_y = min((box.low[1] for box in lows), default=front)
+        if assembly.slant is not None and lows:
+            reach_y = assembly.slant.y_at(middle)
         return "side", middle, (reach_y - t, height - 3 * t, reach_y + 7 * t, top + t)
     at = clear_level(assembly)
     if thing == "fronts":

@@ -67,8 +67,12 @@ def part_view(part: Part, units: Units) -> Drawing:
                 _slot(drawing, bench, item)
         elif item.face is part.bench_face:
             _holes(drawing, bench, item)
+    aslant = any(isinstance(item, Slot) and item.kind is CutKind.CORNER for item in part.machining)
     for band in part.bands:
-        _band(drawing, bench, band.edge, band.run.mm)
+        if aslant and part.outline:
+            _band_aslant(drawing, bench, part)
+        else:
+            _band(drawing, bench, band.edge, band.run.mm)
     drawing.add(
         Dimension(True, 0, bench.length, bench.width, 1.3, units.write(part.length.length), part.length.key),
         Dimension(False, 0, bench.width, 0, -1.35, units.write(part.width.length), part.width.key),
@@ -123,6 +127,13 @@ def _band(drawing: Drawing, bench: _Bench, edge: Face, run: float) -> None:
     else:
         x = 0.0 if edge is bench.left else bench.length
         drawing.add(Path(((x, 0.0), (x, bench.width)), "select", 2.6))
+
+
+def _band_aslant(drawing: Drawing, bench: _Bench, part: Part) -> None:
+    """A band on the slanting edges of a form."""
+    for (a0, b0), (a1, b1) in zip(part.outline, [*part.outline[1:], part.outline[0]], strict=True):
+        if a0 != a1 and b0 != b1:
+            drawing.add(Path((bench.point(a0.mm, b0.mm), bench.point(a1.mm, b1.mm)), "select", 2.6))
 
 
 def _positions(drawing: Drawing, bench: _Bench, part: Part, units: Units) -> None:

@@ -15,7 +15,8 @@ def edges(part: Part) -> str:
     """Return the banded edges, as in ``front · iron-on veneer``."""
     by_edging: dict[str, list[str]] = {}
     for band in part.bands:
-        by_edging.setdefault(band.edging.name, []).append(band.edge.words)
+        aslant = part.outline and any(item.kind is CutKind.CORNER for item in part.machining if isinstance(item, Slot))
+        by_edging.setdefault(band.edging.name, []).append("slanting edge" if aslant else band.edge.words)
     texts = []
     for name, faces in by_edging.items():
         texts.append(f"{'all four' if len(faces) == 4 else ', '.join(faces)} · {name}")

@@ -7,6 +7,9 @@ from dataclasses import dataclass
 
 from ..lengths import ZERO, Length
 
+#: How what stands with no wall behind it is held (common practice).
+FREE = "Screw cleats to the floor inside the base, and the base to them: an island has no wall to hold it."
+
 
 @dataclass(frozen=True, slots=True)
 class Island:

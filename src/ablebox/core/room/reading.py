@@ -47,7 +47,7 @@ class Deep(Enum):
     @property
     def words(self) -> str:
         """What it is called on screen."""
-        return {"": "front or back, not noted", "front": "at the front", "back": "at the back"}[self.value]
+        return {"": "not noted", "front": "at the front", "back": "at the back"}[self.value]
 
 
 @dataclass(frozen=True, slots=True)

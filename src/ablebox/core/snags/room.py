@@ -9,6 +9,8 @@ from math import cos, pi, sin
 
 from ..cabinet.design import Case
 from ..case.back_none import NoBack
+from ..case.base_feet import Feet
+from ..case.base_legs import Legs
 from ..case.cutouts import Cutout
 from ..lengths import ZERO, Length, inches
 from ..room.obstacle import OBSTACLES, Deal, Obstacle
@@ -185,11 +187,14 @@ def round_islands(made: Made) -> Iterator[Snag]:
                 f"pass, {write(_WORK)} to work in."
             )
             yield Snag("room.aisle", level, text, "", key, fix)
-        names = ", ".join(place.letter for place in places if place.letter)
-        text = (
-            f"{room.wall.name} ({names}) stands free: screw cleats to the floor inside its base, and the base to them."
-        )
-        yield Snag("room.island", Level.NOTE, text, places[0].letter)
+        for place in places:
+            kick = made.project.case(place.letter).kick if place.letter else None
+            if isinstance(kick, (Feet, Legs)):
+                text = (
+                    f"{place.letter} stands free in {room.wall.name} on {kick.words}, and nothing holds it to the floor: take a notched "
+                    "kick or a base frame, and screw it to cleats on the floor."
+                )
+                yield Snag("room.island", Level.WARN, text, place.letter)
 
 
 def appliances_breathe(made: Made) -> Iterator[Snag]:

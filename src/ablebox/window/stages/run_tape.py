@@ -26,6 +26,7 @@ from ...core.case.end.undecided import Undecided
 from ...core.lengths import ZERO
 from ...core.project import run_edits
 from ...core.project.changes import fitted_stock
+from ...core.room.island import FREE
 from ...core.run.ends import SIDES, look
 from ...core.run.line import Line
 from ...core.run.members import hangs
@@ -83,6 +84,8 @@ def add_case_in_run(desk: Desk, column: QVBoxLayout, letter: str) -> None:
     if hangs(case):
         _fields(desk, column, ((f"{letter}/hang", "lower edge over the floor"), (f"{letter}/height", "high")))
     column.addWidget(Words(f"Weighs {lifting(made, made.assembly(letter))}.", 14, colour="quiet", wrap=True))
+    if case.in_alcove and project.wall(case.wall).island is not None:
+        column.addWidget(Words(FREE, 14, colour="quiet", wrap=True))
     place, write = made.place(letter), made.units.write
     if place is not None:
         words = f"{write(place.x)} from the left end of the wall to {write(place.end)}."

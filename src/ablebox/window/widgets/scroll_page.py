@@ -37,6 +37,7 @@ class ScrollRow(ScrollPage):
         row.setSpacing(apart)
         for widget in widgets:
             row.addWidget(widget)
+        page.setFixedHeight(height)
         page.setMinimumWidth(len(widgets) * least + (len(widgets) - 1) * apart)
         self.setVerticalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         self.setWidget(page)

@@ -67,7 +67,7 @@ class FaceFrame:
     mid_rail: Length = size("mid rail width", inches("1 1/2"))
     to_floor: bool = option("stiles run to the floor", False)
     joint: FrameJoint = field(default_factory=FastenedFrame)
-    follow: bool = option("outer stiles follow from the neighbours", False)
+    follow: bool = option("outer stiles follow neighbours", False)
 
     words = "face frame"
 
