@@ -194,7 +194,7 @@ class Catalogue(unittest.TestCase):
 
 
 def _shell(rack: Any) -> Any:
-    from ablebox.core.cabinet.build import _shell as shell_of
+    from ablebox.core.cabinet.setting_out import shell_of
     from ablebox.core.reckoning import Book
 
     return shell_of(Case("A", edging=""), rack, UNITS, Book("A/"), None)
