@@ -11,8 +11,8 @@ from dataclasses import dataclass, replace
 
 from ..assembly.footprint import turned_box
 from ..assembly.part import Cut, Holes, Placed
+from ..case.diagonal.across import turned
 from ..case.diagonal.corner import Corner
-from ..case.diagonal.kick import turned
 from ..case.frame.face_frame import FaceFrame
 from ..case.frame.none import Frameless
 from ..case.inside.layout import Layout

@@ -11,6 +11,7 @@ from ..base_feet import Feet
 from ..base_hung import Hung
 from ..kick_notched import NotchedKick
 from ..shell import LEFT, RIGHT, Work
+from .across import board, turned
 from .corner import Corner
 
 #: One under each of its corners.
@@ -79,34 +80,18 @@ def _on_feet(corner: Corner, feet: Feet) -> Work:
 
 def _board(corner: Corner, offset: int, start: int, width: Reckoned, low: Length, stands: str) -> Placed:
     """Return a board behind the face by ``offset``, from ``start`` at the left to ``start`` at the front, ends cut aslant."""
-    shell, slant = corner.shell, corner.slant
-    t = shell.thickness.length.ticks
-    far = offset + t
-    ring = (
-        (start, slant.y_at(start, offset)), (slant.x_at(start, offset), start),
-        (slant.x_at(start, far), start), (start, slant.y_at(start, far)),
-    )  # fmt: skip
-    seen = [slant.seen(point) for point in ring]
-    first, last = min(u for u, _ in seen), max(u for u, _ in seen)
-    across = leaf(Length(last - first), "its long side, behind, between the sides" if start else "its long side, behind",
-                  origin=Origin.RECKONED, note="across the corner")  # fmt: skip
+    shell = corner.shell
+    far = offset + shell.thickness.length.ticks
+    found = board(corner.slant, start, offset, far)
+    words = "its long side, behind, between the sides" if start else "its long side, behind"
+    across = leaf(Length(found.last - found.first), words, origin=Origin.RECKONED, note="across the corner")
     length = shell.book.named(across, "kick board, length", "kick/length")
     high = width.length
-    ends = [(first, seen[0][0]), (seen[1][0], last)]
     cuts = tuple(
         Cut(CutKind.BEVEL, "against the side", Box((u0, offset, low.ticks), (u1, far, (low + high).ticks)), Face.FRONT)
-        for u0, u1 in ends
+        for u0, u1 in found.ends
         if u1 > u0
     )
     straight = Placed("kick", "kick board", shell.goods.code, length, width, shell.thickness, (0, 2, 1),
-                      (Length(first), Length(offset), low), shows=Face.FRONT, stands=stands, cuts=cuts)  # fmt: skip
-    return turned(straight, ring)
-
-
-def turned(straight: Placed, ring: tuple[tuple[int, int], ...]) -> Placed:
-    """Return a part that is told straight, in its place across the corner."""
-    return Placed(
-        straight.role, straight.name, straight.goods, straight.length, straight.width, straight.thickness, straight.axes,
-        straight.corner, straight.grain, straight.hand, bands=straight.bands, shows=straight.shows, stands=straight.stands,
-        outline=straight.outline, glued=straight.glued, matched=straight.matched, footprint=ring, straight=straight,
-    )  # fmt: skip
+                      (Length(found.first), Length(offset), low), shows=Face.FRONT, stands=stands, cuts=cuts)  # fmt: skip
+    return turned(straight, found.ring)

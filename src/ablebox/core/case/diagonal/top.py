@@ -13,8 +13,8 @@ from ...lengths import ZERO, Length, inches
 from ...reckoning import Origin, Reckoned, leaf
 from ..counter.sheet_top import SheetTop
 from ..shell import Work
+from .across import board, turned
 from .corner import Corner
-from .kick import turned
 
 
 def corner_top(corner: Corner, top: SheetTop, fronts: Length) -> Work:
@@ -113,20 +113,19 @@ class _Top:
             self._add(f"strip.{role}", "strip under the counter", long, wide, axes, at)
 
     def _front(self, wide: Reckoned, s: int, z: Length) -> None:
-        slant = self.slant
-        ring = ((0, slant.y_at(0)), (slant.x_at(0), 0), (slant.x_at(0, s), 0), (0, slant.y_at(0, s)))
-        along = [slant.seen(point)[0] for point in ring]
-        first, last = min(along), max(along)
-        across = leaf(Length(last - first), "its long side, behind", origin=Origin.RECKONED, note="across the corner")
+        found = board(self.slant, 0, 0, s)
+        across = leaf(
+            Length(found.last - found.first), "its long side, behind", origin=Origin.RECKONED, note="across the corner"
+        )
         length = self.book.named(across, "front strip, length", "counter.strip.front/length")
         low, high = z.ticks, (z + self.t.length).ticks
         cuts = tuple(
             Cut(CutKind.CORNER, "at the joint", Box((u0, 0, low), (u1, s, high)), Face.FRONT)
-            for u0, u1 in ((first, along[0]), (along[1], last))
+            for u0, u1 in found.ends
             if u1 > u0
         )
         edging = self.shell.rack.edging(self.top.edging)
         straight = Placed("counter.strip.front", "strip under the counter, front", self.top.goods, length, wide, self.t, (0, 1, 2),
-                          (Length(first), ZERO, z), bands=((Face.FRONT, edging),) if edging else (), shows=Face.BOTTOM,
+                          (Length(found.first), ZERO, z), bands=((Face.FRONT, edging),) if edging else (), shows=Face.BOTTOM,
                           stands="apart", cuts=cuts)  # fmt: skip
-        self.work.parts.append(turned(straight, ring))
+        self.work.parts.append(turned(straight, found.ring))
