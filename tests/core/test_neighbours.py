@@ -25,12 +25,14 @@ from ablebox.core.case.kick_notched import NotchedKick
 from ablebox.core.drawing.plan_view import plan_view
 from ablebox.core.drawing.room_view import reading_heights
 from ablebox.core.drawing.shapes import Shape
+from ablebox.core.fronts.cell.door import Door
 from ablebox.core.fronts.face import FaceFronts
 from ablebox.core.fronts.fit.full_overlay import FullOverlay
 from ablebox.core.fronts.fit.overlay import Overlay
 from ablebox.core.lengths import ZERO, Length, inches
 from ablebox.core.project import room_edits
 from ablebox.core.project.choices import choice
+from ablebox.core.project.run_edits import mirrored
 from ablebox.core.project.tree import Project, new_project
 from ablebox.core.room.obstacle import usual
 from ablebox.core.room.reading import Deep, Reading
@@ -38,6 +40,8 @@ from ablebox.core.room.room import Room
 from ablebox.core.room.wall import End, Wall, first_readings
 from ablebox.core.run.space import RunSpace, SpaceKind
 from ablebox.core.shop.made import Made
+from ablebox.core.shop.story import wall_stick
+from ablebox.core.shop.weights import lifting
 from ablebox.core.snags.every import snags
 from ablebox.core.snags.snag import Level, Snag
 from ablebox.core.units import System
@@ -84,14 +88,20 @@ class SeenEnds(unittest.TestCase):
                 ("C", "right", "at the open end"),
             },
         )  # fmt: skip
-        self.assertEqual(self.seen(run(case("A"), case("B"), left=End.WALL, right=End.CORNER)), set())
+        wide = case("A", follows=True)
+        self.assertEqual(self.seen(run(wide, case("B"), left=End.WALL, right=End.CORNER)), set())
+        # What ends before its wall does is seen from there.
+        self.assertEqual(
+            self.seen(run(case("A"), case("B"), left=End.WALL, right=End.WALL)),
+            {("B", "right", "beside what is left of the wall")},
+        )
         gap = RunSpace(1, "B", SpaceKind.OPEN, "open space", inches(20), inches(30), inches(20))
         filler = replace(gap, kind=SpaceKind.FILLER, goods="case")
         stove = replace(gap, kind=SpaceKind.APPLIANCE, height=inches(36), depth=inches(25))
         walls = {"left": End.WALL, "right": End.WALL}
-        self.assertEqual(len(self.seen(run(case("A"), case("B"), spaces=(gap,), **walls))), 2)
-        self.assertEqual(self.seen(run(case("A"), case("B"), spaces=(filler,), **walls)), set())
-        self.assertEqual(self.seen(run(case("A"), case("B"), spaces=(stove,), **walls)), set())
+        self.assertEqual(len(self.seen(run(wide, case("B"), spaces=(gap,), **walls))), 2)
+        self.assertEqual(self.seen(run(wide, case("B"), spaces=(filler,), **walls)), set())
+        self.assertEqual(self.seen(run(wide, case("B"), spaces=(stove,), **walls)), set())
 
     def test_a_panel_takes_its_thickness_of_the_run_and_goes_where_it_is_hidden(self) -> None:
         """120 in for two cases that follow and a panel of 3/4: (120 - 3/4) / 2 = 59 5/8 each."""
@@ -124,7 +134,8 @@ class SeenEnds(unittest.TestCase):
         mended(self, run(case("A"), right=End.WALL), "end.undecided")
         mended(self, run(case("A", back=LaidOnBack(), **good), right=End.WALL), "end.back")
         mended(self, run(case("A", bottom=Bottom(Butt("screws")), **good), right=End.WALL), "end.screws")
-        self.assertEqual(coded(run(case("A", bottom=Bottom(Butt("pocket")), **good), right=End.WALL), "end"), [])
+        pocket = case("A", bottom=Bottom(Butt("pocket")), follows=True, **good)
+        self.assertEqual(coded(run(pocket, right=End.WALL), "end"), [])
 
     def test_reveals_of_neighbours_add_up_to_the_gap(self) -> None:
         """Reveals 1/16 and 1/16 make the gap of 1/8 (common practice); 1/8 and 1/16 do not."""
@@ -281,3 +292,39 @@ class Tops(unittest.TestCase):
             made = Made(run(case("A", counter=SheetTop()), **walls))
             bands = {face.words for face, _ in made.assembly("A").part("counter.top").bands}
             self.assertEqual(bands, banded)
+
+
+class Mirrored(unittest.TestCase):
+    def test_the_other_way_round_ends_bases_and_tops_are_led_by_the_other_one(self) -> None:
+        cases = [
+            case("A", counter=SheetTop(over=3, left=inches(1)), left_seen=EndPanel()),
+            case("B", kick=NotchedKick(carried=True)),
+            case("C", kick=NotchedKick(carried=True), right_seen=GoodFace(), fronts=FaceFronts(face=Door("left"))),
+        ]
+        project = run(*cases)
+        made = Made(project)
+        image = mirrored(project, made.line(1))
+        turned = Made(image)
+        self.assertEqual([place.letter for place in turned.line(1).places], ["C", "B", "A"])
+        self.assertEqual(turned.flaws, [])
+        self.assertEqual(coded(image, "base") + coded(image, "counter"), [])
+        self.assertIsInstance(image.case("A").right_seen, EndPanel)
+        self.assertEqual(image.case("C").fronts.face, Door("right"))  # type: ignore[union-attr]
+        lid = turned.assembly("C").part("counter.top")
+        self.assertEqual(lid.length.length, made.assembly("A").part("counter.top").length.length)
+        self.assertEqual(image.case("C").counter.right, inches(1))  # type: ignore[union-attr]
+        again = mirrored(image, turned.line(1))
+        self.assertEqual(again.cases, project.cases)
+
+
+class Carried(unittest.TestCase):
+    def test_what_is_fixed_once_it_stands_is_not_carried_in_with_a_case(self) -> None:
+        plain = Made(run(case("A")))
+        more = Made(run(case("A", counter=SheetTop(), left_seen=EndPanel(), kick=NotchedKick()), right=End.WALL))
+        self.assertEqual(lifting(plain, plain.assembly("A")), lifting(more, more.assembly("A")))
+
+    def test_the_story_stick_marks_case_and_panel(self) -> None:
+        made = Made(run(case("A", left_seen=EndPanel()), right=End.WALL))
+        marks = {mark.words: mark.at for mark in wall_stick(made, 1).marks}
+        self.assertEqual(next(at for words, at in marks.items() if "case A begins" in words), inches("3/4"))
+        self.assertTrue(any("end panel begins" in name and at == ZERO for name, at in marks.items()))

@@ -43,6 +43,8 @@ def mirrored(case: Case, width: Length) -> Case:
         extras=(),
         left_end=_turned(case.right_end),
         right_end=_turned(case.left_end),
+        left_seen=case.right_seen,
+        right_seen=case.left_seen,
         turned={1: 3, 3: 1}.get(case.turned, case.turned),
     )
 

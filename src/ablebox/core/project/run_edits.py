@@ -7,9 +7,13 @@ from dataclasses import replace
 from typing import Any
 
 from ..cabinet.design import Case
+from ..cabinet.mirrored import mirrored as mirrored_case
+from ..case.counter.none import NoCounter
 from ..case.plan_diagonal import Diagonal
 from ..case.plan_straight import Straight
 from ..lengths import ZERO, Length, inches, millimetres
+from ..run.bases import Running
+from ..run.counters import corner_cases, covered
 from ..run.line import Line, Place
 from ..run.members import hangs
 from ..run.space import RunSpace, SpaceKind
@@ -111,9 +115,45 @@ def _widened(project: Project, place: Place, by: Length) -> Project:
 
 
 def mirrored(project: Project, line: Line) -> Project:
-    """Return the project with a run the other way round; what a case has at one end goes to the other."""
+    """Return the project with a run the other way round; what a case has at one end goes to the other.
+
+    A base that goes on under others, and a top that lies on them, begin at what is now the first of them.
+    """
     names = [place.letter or place.space for place in reversed(line.places)]
+    widths = {place.letter: place.case_width for place in line.places if place.letter}
+    own = [project.case(letter) for letter in widths]
+    turned = {case.letter: mirrored_case(case, widths[case.letter]) for case in own}
+    for group in _groups(own):
+        _lead(turned, group)
+    corners = corner_cases(project.cases)
+    for case in own:
+        under = covered(case, line, corners)
+        if len(under) > 1:
+            turned[under[-1]] = replace(turned[under[-1]], counter=turned[case.letter].counter)
+            turned[case.letter] = replace(turned[case.letter], counter=NoCounter())
+    for case in turned.values():
+        project = project.with_case(case)
     return ordered(project, line, names)
+
+
+def _groups(row: list[Case]) -> list[list[Case]]:
+    """Return the cases of a row in groups that stand on one base."""
+    found: list[list[Case]] = []
+    for case in row:
+        if found and isinstance(case.kick, Running) and case.kick.carried:
+            found[-1].append(case)
+        else:
+            found.append([case])
+    return found
+
+
+def _lead(turned: dict[str, Case], group: list[Case]) -> None:
+    """Let the last of a group have the base that the first one had."""
+    first, last = turned[group[0].letter], turned[group[-1].letter]
+    one, other = first.kick, last.kick
+    if len(group) > 1 and isinstance(one, Running) and isinstance(other, Running):
+        turned[first.letter] = replace(first, kick=replace(one, carried=True))
+        turned[last.letter] = replace(last, kick=replace(other, carried=False))
 
 
 def ordered(project: Project, line: Line, names: list[str | int]) -> Project:

@@ -28,7 +28,7 @@ from ..room.wall import Measured
 from ..run.bases import under_all
 from ..run.beside import rows
 from ..run.counters import corner_cases, counter_across, covered
-from ..run.ends import SIDES, ends, look, panels
+from ..run.ends import SIDES, beyond, ends, look, panels
 from ..run.line import Line, Place, lines
 from ..run.stiles import following
 from ..stock import Goods, Grain, Saw, SawStyle, Sheet
@@ -75,6 +75,13 @@ class Made:
         self._thick = self._panels()
         self._corners = corner_cases(project.cases)
         self.lines, self.widths = lines(project.cases, project.spaces, self.rooms, self._thick)
+        short = {line.places[-1].letter: both for line in self.lines if (both := beyond(line, self.ends)) is not None}
+        if short:
+            self.ends |= short
+            thick = self._panels()
+            if thick != self._thick:
+                self._thick = thick
+                self.lines, self.widths = lines(project.cases, project.spaces, self.rooms, thick)
         self.rows = rows(project.cases, self.lines)
         same_shop = before is not None and before.project.rack is project.rack and before.units == project.units
         old = {built.case.letter: built for built in before._built} if before is not None and same_shop else {}

@@ -49,8 +49,11 @@ def wall_stick(made: Made, number: int) -> Stick:
     for upper in (False, True):
         for place in made.line(number, upper).places:
             name = f"case {place.letter}" if place.letter else made.project.spaces[place.space - 1].name
-            found.setdefault(place.x, []).append(f"{name} begins")
-            found.setdefault(place.end, []).append(f"{name} ends")
+            for at, words in ((place.x, "end panel begins"), (place.end, "end panel ends")):
+                if place.panels[0 if at == place.x else 1]:
+                    found.setdefault(at, []).append(words)
+            found.setdefault(place.case_x, []).append(f"{name} begins")
+            found.setdefault(place.case_x + place.case_width, []).append(f"{name} ends")
     for i, stud in enumerate(room.wall.studs, start=1):
         minor.setdefault(stud, []).append(f"stud {i}")
     for obstacle in room.wall.obstacles:

@@ -12,9 +12,12 @@ ALONE_KG = 23.0
 
 
 def kilograms(made: Made, assembly: Assembly) -> float:
-    """Return the weight of a case's wood, doors and drawers in; hardware is not counted."""
+    """Return the weight of a case's wood, doors and drawers in.
+
+    Hardware is not counted, nor what is fixed once it stands: a top, a base or kick board under it, end panels.
+    """
     found, rack = 0.0, made.project.rack
-    for part in assembly.parts:
+    for part in (each for each in assembly.parts if each.stands != "apart"):
         volume = part.length.length.mm * part.width.length.mm * part.thickness.length.mm
         found += volume * materials()[rack.stock(part.goods).stuff].density * 1e-9
     return found
