@@ -293,6 +293,31 @@ class Tops(unittest.TestCase):
             bands = {face.words for face, _ in made.assembly("A").part("counter.top").bands}
             self.assertEqual(bands, banded)
 
+    def test_a_top_goes_on_over_fillers_and_over_appliances_where_that_is_chosen(self) -> None:
+        """1 1/2 of filler, 24, and at the end a dishwasher of 24 with 1/8 of air at each side: 25 1/2 and 49 3/4."""
+        filler = RunSpace(1, "A", SpaceKind.FILLER, "filler", inches("1 1/2"), inches(34), inches(23), goods="case")
+        machine = RunSpace(1, "", SpaceKind.APPLIANCE, "dishwasher", inches(24), inches(34), inches(24), inches("1/8"))
+        for over, length in ((SheetTop(), "25 1/2"), (SheetTop(beside=True), "49 3/4")):
+            made = Made(run(case("A", counter=over), spaces=(filler, machine), left=End.WALL))
+            top = made.assembly("A").part("counter.top")
+            self.assertEqual((top.length.length, top.corner[0]), (inches(length), ZERO - inches("1 1/2")))
+            self.assertNotIn("left", {face.words for face, _ in top.bands})
+            self.assertEqual(made.flaws, [])
+        stove = replace(machine, height=inches(36))
+        made = Made(run(case("A", counter=SheetTop(beside=True)), spaces=(filler, stove), left=End.WALL))
+        self.assertEqual(made.assembly("A").part("counter.top").length.length, inches("25 1/2"))
+
+    def test_round_a_corner_one_top_ends_at_the_front_edge_of_the_other(self) -> None:
+        """Cases 23 1/4 deep, doors 3/4, overhang 1: the second top begins 1 3/4 beyond the corner of the cases."""
+        one = replace(first_readings(inches(80), inches(96)), right=End.CORNER)
+        two = replace(first_readings(inches(80), inches(96)), name="Two", left=End.CORNER, right=End.OPEN)
+        cases = (case("A", counter=SheetTop(), follows=True), case("B", counter=SheetTop(), wall=2))
+        made = Made(replace(new_project(), room=Room((one, two)), cases=cases))
+        top = made.assembly("B").part("counter.top")
+        self.assertEqual((top.corner[0], top.length.length), (inches("1 3/4"), inches("22 1/4")))
+        self.assertEqual(made.assembly("A").part("counter.top").length.length, made.widths["A"].length)
+        self.assertEqual(top.length.total(), top.length.length)
+
 
 class Mirrored(unittest.TestCase):
     def test_the_other_way_round_ends_bases_and_tops_are_led_by_the_other_one(self) -> None:

@@ -15,6 +15,7 @@ from ..case.base_feet import Feet
 from ..case.base_frame import BaseFrame
 from ..case.base_hung import Hung
 from ..case.counter.around import Around
+from ..case.counter.lies_on import LiesOn
 from ..case.end.choice import SeenEnd
 from ..case.end.end_panel import EndPanel
 from ..case.end.good_face import GoodFace
@@ -45,9 +46,8 @@ def build(
     measured: Mapping[str, Length] | None = None,
     width: Reckoned | None = None,
     under: Reckoned | None = None,
-    across: Reckoned | None = None,
+    lies_on: LiesOn | None = None,
     seen: Mapping[str, SeenEnd] | None = None,
-    joined: tuple[bool, bool] = (False, False),
 ) -> Assembly:
     """Build a case into parts placed in space.
 
@@ -58,9 +58,8 @@ def build(
         measured: measurements that overrule sums, by key.
         width: the outside width where it follows from the run.
         under: the width of all cases that stand on its base frame, or before which its kick board goes on, if others do.
-        across: the width of all that its counter lies on, if that is more than the case.
+        lies_on: all that its counter lies on, where others stand beside the case.
         seen: how those of its ends look that are seen, by side.
-        joined: whether the left and the right end of its counter meet a wall or another top, so that they stay bare.
 
     Raises:
         SizeImpossible: if the choices leave a part with no size.
@@ -94,7 +93,7 @@ def build(
         more = build_side(other, side, shell, lines, tuple(inside.bays), there, isinstance(case.back, NoBack))
         _keep_apart(shell, there, more)
         work.add(more)
-    work.add(case.counter.build(shell, Around.of(shell, work), across, joined))
+    work.add(case.counter.build(shell, Around.of(shell, work), lies_on))
     work.add(cutouts.cut(shell, case.cutouts, work.parts))
     for side, end in seen.items():
         if isinstance(end, EndPanel):

@@ -280,6 +280,9 @@ def _built_to_5(case: Any) -> Any:
     if not isinstance(case, dict):
         return case
     frame, kick = case.get("frame"), case.get("kick")
+    counter = case.get("counter")
+    if isinstance(counter, dict) and counter.get("school") == "sheet":
+        case = {**case, "counter": {**counter, "beside": False}}
     if isinstance(frame, dict) and frame.get("school") == "face-frame":
         case = {**case, "frame": {**frame, "follow": False}}
     if isinstance(kick, dict) and kick.get("school") in ("notched", "feet"):

@@ -13,7 +13,7 @@ from ..case.end.undecided import Undecided
 from ..case.plan_diagonal import Diagonal
 from ..lengths import ZERO, Length, inches
 from ..room.wall import End, Measured
-from .line import Line
+from .line import GAP, Line
 from .members import Member, hangs, members
 from .space import RunSpace, SpaceKind
 
@@ -65,17 +65,13 @@ def ends(cases: Sequence[Case], spaces: Sequence[RunSpace], walls: Sequence[Meas
     return found
 
 
-#: What is left of a wall beside the last case that nobody scribes any more: its end is seen from there.
-_GAP = inches(2)
-
-
 def beyond(line: Line, beside: Ends) -> dict[str, Beside] | None:
     """Return what is beside the last case of a run that ends before its wall does; ``None`` where it does not."""
     last, over = line.places[-1] if line.places else None, line.left_over
     if (
         last is None
         or over is None
-        or over <= _GAP
+        or over <= GAP
         or last.letter not in beside
         or not beside[last.letter]["right"].wall
     ):

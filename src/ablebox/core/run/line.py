@@ -11,11 +11,14 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 
 from ..cabinet.design import Case
-from ..lengths import ZERO, Length
+from ..lengths import ZERO, Length, inches
 from ..reckoning import Book, Origin, Reckoned, added_up, leaf
 from ..room.wall import End, Measured
 from .members import Member, hangs, lowest, members
 from .space import RunSpace
+
+#: What is left of a wall beside the last case that nobody scribes any more: its end is seen from there.
+GAP = inches(2)
 
 
 @dataclass(frozen=True, slots=True)
@@ -73,6 +76,8 @@ class Line:
         places: what stands in it, from left to right.
         total: their widths added up; ``None`` if there is nothing.
         usable: what there is for them; ``None`` where the wall was not measured.
+        open_left: whether nothing is at the wall's left end.
+        open_right: whether nothing is at its right end, or the run ends well before that.
     """
 
     wall: int
@@ -80,6 +85,8 @@ class Line:
     places: tuple[Place, ...]
     total: Reckoned | None
     usable: Reckoned | None
+    open_left: bool = False
+    open_right: bool = False
 
     @property
     def left_over(self) -> Length | None:
@@ -210,7 +217,9 @@ def _line(
     for each in tall:
         if usable is not None:
             usable = _usable(room, upper, usable - each)
-    return Line(room.number, upper, tuple(places), total, usable), own
+    short = usable is not None and total is not None and usable.length - total.length > GAP
+    open_left, open_right = room.wall.left is End.OPEN, room.wall.right is End.OPEN or short
+    return Line(room.number, upper, tuple(places), total, usable, open_left, open_right), own
 
 
 def _tall(row: list[Member], upper: bool, floor: Line | None) -> list[Place]:

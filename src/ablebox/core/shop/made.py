@@ -7,12 +7,12 @@ from collections import Counter
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
 from functools import cached_property
+from itertools import pairwise
 
 from ..assembly.check import Flaw, check
 from ..assembly.part import Assembly
 from ..cabinet.build import build
 from ..cabinet.design import Case
-from ..case.counter.sheet_top import SheetTop
 from ..case.end.choice import SeenEnd
 from ..cuts.problem import Block, Piece, Problem, Sawing, Supply
 from ..errors import AbleBoxError
@@ -24,10 +24,11 @@ from ..parts.strips import strip_parts
 from ..project.placed import FILLER, LOOSE, STRIP
 from ..project.tree import Project
 from ..reckoning import Reckoned
-from ..room.wall import Measured
+from ..room.wall import End, Measured
 from ..run.bases import under_all
 from ..run.beside import rows
-from ..run.counters import corner_cases, counter_across, covered
+from ..run.counters import Under, corner_cases, topped
+from ..run.counters import under as lies_on
 from ..run.ends import SIDES, beyond, ends, look, panels
 from ..run.line import Line, Place, lines
 from ..run.stiles import following
@@ -45,9 +46,8 @@ class _Built:
     design: Case
     width: Reckoned | None
     under: Reckoned | None
-    across: Reckoned | None
+    top: Under | None
     seen: dict[str, SeenEnd]
-    joined: tuple[bool, bool]
     measured: dict[str, Length]
     assembly: Assembly
     parts: list[Part] | None = None
@@ -83,6 +83,7 @@ class Made:
                 self._thick = thick
                 self.lines, self.widths = lines(project.cases, project.spaces, self.rooms, thick)
         self.rows = rows(project.cases, self.lines)
+        self._round = self._tops_round_corners()
         same_shop = before is not None and before.project.rack is project.rack and before.units == project.units
         old = {built.case.letter: built for built in before._built} if before is not None and same_shop else {}
         self._built: list[_Built] = [self._build(case, old.get(case.letter)) for case in project.cases]
@@ -93,31 +94,28 @@ class Made:
         row = next(row for row in self.rows if any(each is case for each in row))
         width, under = self.widths.get(case.letter), under_all(case.letter, row, self.widths)
         measured = {k: v for k, v in project.measured.items() if k.startswith(f"{case.letter}/")}
-        across = counter_across(case, self.line(case.wall), self._corners) if case.in_alcove else None
+        top = None
+        if case.in_alcove:
+            round_it = case.wall in self._round
+            top = lies_on(case, self.line(case.wall), project.spaces, self._corners, self.ends, round_it)
         design = self._following(case)
         looks = {side: look(case, side, self.ends) for side in SIDES}
         seen = {side: each for side, each in looks.items() if each is not None}
-        joined = self._joined(case)
-        now = width, under, across, seen, joined, measured
-        if (
-            old is not None
-            and old.design == design
-            and (old.width, old.under, old.across, old.seen, old.joined, old.measured) == now
-        ):
+        now = width, under, top, seen, measured
+        if old is not None and old.design == design and (old.width, old.under, old.top, old.seen, old.measured) == now:
             return old if old.case is case else replace(old, case=case)
-        assembly = build(design, project.rack, project.units, project.measured, width, under, across, seen, joined)
+        assembly = build(design, project.rack, project.units, project.measured, width, under, top, seen)
         return _Built(case, design, *now, assembly)
 
-    def _joined(self, case: Case) -> tuple[bool, bool]:
-        """Return whether the left and the right end of a case's top meet a wall or another top, and are not seen."""
-        if not isinstance(case.counter, SheetTop) or not case.in_alcove:
-            return False, False
-        last = covered(case, self.line(case.wall), self._corners)[-1]
-        both = self.ends[case.letter]["left"], self.ends[last]["right"]
-        left, right = (
-            there.wall or (there.case is not None and isinstance(there.case.counter, SheetTop)) for there in both
-        )
-        return left, right
+    def _tops_round_corners(self) -> set[int]:
+        """Return the numbers of the walls at whose left end a straight top comes round the corner."""
+        under, found = topped(self.project.cases, self.lines, self._corners), set()
+        walls = [room for room in self.rooms if room.wall.island is None]
+        for before, room in pairwise(walls):
+            places = self.line(before.number).places
+            if room.wall.left is End.CORNER and places and places[-1].letter in under:
+                found.add(room.number)
+        return found
 
     def _following(self, case: Case) -> Case:
         """Return a case as it is built: stiles that follow from its neighbours as they come out."""

@@ -5,9 +5,9 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from ...reckoning import Reckoned
 from ..shell import Shell, Work
 from .around import Around
+from .lies_on import LiesOn
 
 
 @dataclass(frozen=True, slots=True)
@@ -16,8 +16,6 @@ class NoCounter:
 
     words = "none"
 
-    def build(
-        self, shell: Shell, around: Around, across: Reckoned | None = None, joined: tuple[bool, bool] = (False, False)
-    ) -> Work:
+    def build(self, shell: Shell, around: Around, lies_on: LiesOn | None = None) -> Work:
         """Add nothing."""
         return Work()

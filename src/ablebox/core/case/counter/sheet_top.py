@@ -18,6 +18,7 @@ from ...reckoning import Reckoned
 from ..fields import band, count, option, optional_size, size, stock
 from ..shell import Shell, Work
 from .around import Around
+from .lies_on import LiesOn
 
 _STAGGER = inches(6)
 
@@ -42,6 +43,7 @@ class SheetTop:
         sink_deep: depth of the cut-out.
         sink_front: from the front edge to the cut-out.
         over: how many cases of the run it lies on, this one and those to its right, with what stands between them.
+        beside: whether it goes on over appliances at its ends, as it does over fillers.
     """
 
     goods: str = stock("stock of the top", "case")
@@ -59,39 +61,40 @@ class SheetTop:
     sink_deep: Length = size("cut-out depth", inches(16))
     sink_front: Length = size("cut-out from the front edge", inches("3 1/2"))
     over: int = count("cases it lies on, to the right", 1, 12)
+    beside: bool = option("also over appliances at its ends", False)
 
     words = "of sheet"
 
-    def build(
-        self, shell: Shell, around: Around, across: Reckoned | None = None, joined: tuple[bool, bool] = (False, False)
-    ) -> Work:
+    def build(self, shell: Shell, around: Around, lies_on: LiesOn | None = None) -> Work:
         """Return the top, its strips and its splash.
 
         Args:
             shell: the case.
             around: what the fronts stand out by at each side; at the back the top then goes on over them as at the front.
-            across: the width of everything it lies on; the case's own if not given.
-            joined: whether its left and its right end meet a wall or another top, so that they stay bare.
+            lies_on: everything it lies on; the case alone if not given.
 
         Raises:
             SizeImpossible: if a cut-out or the strips have no room.
         """
-        return _Builder(self, shell, around, across or shell.over_sides, joined).build()
+        return _Builder(self, shell, around, lies_on).build()
 
 
 class _Builder:
-    def __init__(
-        self, top: SheetTop, shell: Shell, around: Around, across: Reckoned, joined: tuple[bool, bool]
-    ) -> None:
+    def __init__(self, top: SheetTop, shell: Shell, around: Around, lies_on: LiesOn | None) -> None:
         self.top, self.shell, self.book, self.work = top, shell, shell.book, Work()
-        self.across, self.joined = across, joined
+        self.across = lies_on.across if lies_on is not None else shell.over_sides
+        self.joined = lies_on.joined if lies_on is not None else (False, False)
         self.t = shell.rack.sheet_goods(top.goods).reckoned_thickness("top thickness", shell.units)
         choose = self.book.chosen
         self.over = choose(top.front, "overhang before the fronts", "counter.front")
         self.around = around
         self.fronts = choose(around.front, "front thickness", "counter.fronts", "what stands before the face")
         self.scribe = choose(top.scribe, "scribed off at the wall", "counter.scribe")
-        self.x = -top.left - around.left
+        self.x = -top.left - around.left - (lies_on.before if lies_on is not None else ZERO)
+        # A top that comes round the corner stands out over the end of this one by as much as this one does at its front.
+        self.corner = lies_on is not None and lies_on.corner
+        if self.corner:
+            self.x = self.x + around.front + top.front
         self.y = -around.front - top.front
 
     def _beyond(self, side: str) -> Reckoned:
@@ -104,6 +107,8 @@ class _Builder:
         top, shell, book = self.top, self.shell, self.book
         left, right = (book.chosen(getattr(top, s), f"overhang, {s}", f"counter.{s}") for s in ("left", "right"))
         long = self.across + left + right
+        if self.corner:
+            long = long - self.fronts - self.over
         for side in ("left", "right"):
             if getattr(self.around, side):
                 long = long + self._beyond(side)
