@@ -27,15 +27,18 @@ from .tree import Project
 def with_space(project: Project, kind: SpaceKind, line: Line, before: str) -> Project:
     """Return the project with a space before a case of a run, or at its end.
 
-    A filler takes what is left over; an appliance comes in a usual size (30 in or 600 mm wide, common practice), to be
-    replaced by its own.
+    A filler takes what is left over, or a usual width where a case follows the run (1 1/2 in or 40 mm); an appliance comes in a usual
+    size (30 in or 600 mm wide, common practice), to be replaced by its own.
     """
     inch = project.units.system is System.INCH
     standing = [project.case(place.letter) for place in line.places if place.letter]
     like = next((case for case in standing if case.letter == before), standing[-1] if standing else None)
     high = like.height if like is not None else (inches("34 1/2") if inch else millimetres(880))
     deep = like.depth if like is not None else (inches(24) if inch else millimetres(600))
-    wide = None if kind is SpaceKind.FILLER else (inches(30) if inch else millimetres(600))
+    wide: Length | None = inches(30) if inch else millimetres(600)
+    if kind is SpaceKind.FILLER:
+        narrow = inches("1 1/2") if inch else millimetres(40)
+        wide = narrow if any(case.follows for case in standing) else None
     air = (inches("1/8") if inch else millimetres(3)) if kind is SpaceKind.APPLIANCE else ZERO
     behind = (inches(1) if inch else millimetres(25)) if kind is SpaceKind.APPLIANCE else ZERO
     goods = project.rack.goods[0].code if kind is SpaceKind.FILLER and project.rack.goods else ""
@@ -246,7 +249,16 @@ def in_modules(project: Project, line: Line, module: Length) -> Project:
             if count:
                 case = replace(project.case(place.letter), follows=False, width=Length(module.ticks * count))
                 project = project.with_case(case)
-    return project
+    fillers = [
+        number
+        for number, space in enumerate(project.spaces, start=1)
+        if space.kind is SpaceKind.FILLER and (space.wall, space.upper) == (line.wall, line.upper)
+    ]
+    if any(project.spaces[number - 1].width is None for number in fillers):
+        return project
+    if fillers:
+        return change_space(project, fillers[-1], width=None)
+    return with_space(project, SpaceKind.FILLER, line, "")
 
 
 def modules(system: System) -> tuple[Length, ...]:
