@@ -258,6 +258,19 @@ class GrainThrough(unittest.TestCase):
         front = made.assemblies[0].part("drawer-front.1")
         self.assertEqual(front.axes[0], 2 if grain == "columns" else 0)
 
+    @rows(("columns", 1, [3, 3, 3]), ("run", 2, [3, 3, 3, 3, 6]))
+    def test_what_is_made_again_has_blocks_of_its_own(self, grain: str, count: int, members: list[int]) -> None:
+        project = self.made(grain, count=count).project
+        made = Made(replace(project, cases=tuple(replace(case, copies=3) for case in project.cases)))
+        blocks = made.problems["doors"].blocks
+        self.assertEqual(sorted(len(block.members) for block in blocks), members)
+        self.assertEqual(len({block.code for block in blocks}), len(blocks))
+        plan = plan_all(made, 30)["doors"]
+        self.assertEqual(check_plan(plan), [])
+        placed = [spot.code for sheet in plan.sheets for spot in sheet.spots]
+        wanted = {piece.code: piece.count for piece in made.problems["doors"].pieces}
+        self.assertEqual({code: placed.count(code) for code in wanted}, wanted)
+
     def test_neighbours_on_the_case_are_neighbours_on_the_sheet(self) -> None:
         for grain, count in (("columns", 1), ("face", 1), ("level", 1), ("run", 2)):
             made = self.made(grain, count=count)

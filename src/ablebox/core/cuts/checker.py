@@ -25,11 +25,15 @@ def check(plan: Plan) -> list[str]:
 
 
 def _blocks(plan: Plan) -> list[str]:
-    """Find each block on a sheet, its pieces as far apart as asked; no piece serves two blocks."""
+    """Find each block on a sheet, its pieces as far apart as asked; no piece serves two blocks.
+
+    The largest are found first, and from one corner of the sheet on: a small block may look like a part of a large one,
+    and equal ones beside each other are taken one by one.
+    """
     faults = []
-    free = [list(sheet.spots) for sheet in plan.sheets]
+    free = [sorted(sheet.spots, key=lambda spot: (spot.x, spot.y)) for sheet in plan.sheets]
     sizes = {piece.code: (piece.length, piece.width) for piece in plan.problem.pieces}
-    for block in plan.problem.blocks:
+    for block in sorted(plan.problem.blocks, key=lambda block: -len(block.members)):
         for spots in free:
             found = _together(block, spots, sizes)
             if found:

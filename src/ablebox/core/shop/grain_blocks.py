@@ -46,9 +46,10 @@ def grain_blocks(
     found: dict[str, list[Block]] = {}
     run: list[tuple[str, _Laid]] = []
 
-    def close(goods: str, name: str, laid: _Laid | None, level: bool) -> None:
+    def close(goods: str, name: str, laid: _Laid | None, level: bool, copies: range = range(1)) -> None:
         if laid is not None and len(laid.spots) > 1:
-            found.setdefault(goods, []).append(_block(name, laid, level))
+            names = [f"{name}, made again {i}" if i else name for i in copies]
+            found.setdefault(goods, []).extend(_block(each, laid, level) for each in names)
 
     def end_run() -> None:
         for goods in dict.fromkeys(code for code, _ in run):
@@ -68,15 +69,19 @@ def grain_blocks(
             if not rack.sheet_goods(goods).grained:
                 continue
             lay = _Layer(assembly, by_role, goods, kerf)
+            copies = range(case.copies)
             if grain == "run":
                 laid = lay.tree(fronts.face, "fronts.face")
                 if laid is not None:
                     run.append((goods, laid))
+                # What is made again stands in no run: its own fronts belong together.
+                close(goods, f"{case.letter} fronts", laid, True, copies[1:])
             elif grain == "columns" and isinstance(fronts.face, Line):
                 for i, cell in enumerate(fronts.face.cells):
-                    close(goods, f"{case.letter} column {i + 1}", lay.tree(cell, f"fronts.face.cells.{i}"), False)
+                    column = lay.tree(cell, f"fronts.face.cells.{i}")
+                    close(goods, f"{case.letter} column {i + 1}", column, False, copies)
             else:
-                close(goods, f"{case.letter} fronts", lay.tree(fronts.face, "fronts.face"), grain in LEVEL)
+                close(goods, f"{case.letter} fronts", lay.tree(fronts.face, "fronts.face"), grain in LEVEL, copies)
     end_run()
     return {goods: tuple(blocks) for goods, blocks in found.items()}
 

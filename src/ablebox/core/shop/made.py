@@ -231,7 +231,7 @@ class Made:
     def _whole_blocks(self, bare: Problem, code: str, left: Counter[str]) -> tuple[Block, ...]:
         """Return the blocks that a sheet holds and of which nothing has been cut or held yet."""
         found = []
-        for block in self.blocks.get(code, ()):
+        for block in sorted(self.blocks.get(code, ()), key=lambda block: -len(block.members)):
             wanted = Counter(member.code for member in block.members)
             if bare.fits(block) and all(left[name] >= count for name, count in wanted.items()):
                 left -= wanted
