@@ -14,9 +14,9 @@ from typing import Any
 from ..lengths import Length
 
 
-def size(words: str, default: Length, zero: bool = False) -> Any:
-    """Return a field for a length; ``zero`` says whether 0 is allowed."""
-    return field(default=default, metadata={"kind": "size", "words": words, "zero": zero})
+def size(words: str, default: Length, zero: bool = False, unless: str = "") -> Any:
+    """Return a field for a length; ``zero`` says whether 0 is allowed; for ``unless`` see ``option``."""
+    return field(default=default, metadata={"kind": "size", "words": words, "zero": zero, "unless": unless})
 
 
 def optional_size(words: str, empty: str) -> Any:
@@ -29,9 +29,9 @@ def count(words: str, default: int, most: int) -> Any:
     return field(default=default, metadata={"kind": "count", "words": words, "most": most})
 
 
-def option(words: str, default: bool) -> Any:
-    """Return a field that is on or off."""
-    return field(default=default, metadata={"kind": "option", "words": words})
+def option(words: str, default: bool, unless: str = "") -> Any:
+    """Return a field that is on or off; a form leaves it out where the option ``unless`` of the record around it is on."""
+    return field(default=default, metadata={"kind": "option", "words": words, "unless": unless})
 
 
 def one_of(words: str, default: str, allowed: dict[str, str]) -> Any:

@@ -8,6 +8,8 @@ from dataclasses import replace
 from ..assembly.part import Assembly, Placed
 from ..assembly.solid import Box
 from ..assembly.turned import seen_from
+from ..case.base_feet import Feet
+from ..case.kick_notched import NotchedKick
 from ..lengths import TICKS_PER_MM, Length
 from ..parts.listing import Part
 from ..reckoning import Reckoned
@@ -51,6 +53,7 @@ def elevation(made: Made, letter: str, open_doors: bool = False, bay_lit: str = 
         if part.stands == "front" and open_doors:
             continue
         drawing.add(*part_from_the_front(part, f"part:{codes[part.role]}", assembly.outside[0].length.mm))
+    drawing.add(*carried_kick(made, letter))
     width, height, _ = assembly.outside
     w, h = width.length.mm, height.length.mm
     left, right = (proud.mm for proud in assembly.proud)
@@ -131,6 +134,15 @@ def _split(assembly: Assembly, axis: int) -> list[tuple[int, Box]]:
     boxes = sorted(found.items())
     moving = len({box.low[axis] for _, box in boxes}) > 1
     return boxes if moving else []
+
+
+def carried_kick(made: Made, letter: str) -> list[Area]:
+    """Return a neighbour's kick board where it goes on before a case, as it is seen from the front."""
+    case = made.project.case(letter)
+    if not isinstance(case.kick, (NotchedKick, Feet)) or not case.kick.carried:
+        return []
+    wide = made.assembly(letter).outside[0].length.mm
+    return [Area(0, 0, wide, case.kick.height.mm, "shade", "quiet", 0.8, "", "", True)]
 
 
 def stands(assembly: Assembly, axis: int) -> list[Area | Path | Circle]:

@@ -12,7 +12,7 @@ from ..assembly.turned import seen_from
 from ..fronts.face import FaceTree, Line, Stack
 from ..lengths import TICKS_PER_MM
 from ..shop.made import Made
-from .case_views import codes_by_role, shifted, stands
+from .case_views import carried_kick, codes_by_role, shifted, stands
 from .cut_through import cut_part
 from .from_the_front import leaf_of, part_from_the_front, pulls_of, swing_of
 from .shapes import Area, Circle, Dimension, Drawing, Label, Path, Shape
@@ -44,6 +44,8 @@ def face_view(made: Made, letter: str, lit: str, opened: frozenset[str], side: s
         if part.stands == "front" and part.role in gone:
             continue
         drawing.add(*part_from_the_front(part, f"part:{codes[part.role]}", assembly.outside[0].length.mm))
+    if side == "front":
+        drawing.add(*carried_kick(made, letter))
     for space in assembly.fronts:
         _cell(drawing, made, assembly, space, space.path == lit, space.path in opened)
     width, height, _ = assembly.outside

@@ -37,12 +37,18 @@ class SchoolForm:
     def __init__(self, desk: Desk, letter: str, column: QVBoxLayout) -> None:
         self._desk, self._letter, self._column = desk, letter, column
 
-    def add(self, path: str, record: Any) -> None:
-        """Add the choices of a record that stands at a path of the design."""
+    def add(self, path: str, record: Any, around: Any = None) -> None:
+        """Add the choices of a record that stands at a path of the design.
+
+        Args:
+            path: the path.
+            record: the record.
+            around: the record it stands in; some choices are left out where one of that is on.
+        """
         for each in fields(record):
             value, where = getattr(record, each.name), f"{path}.{each.name}"
             kind = each.metadata.get("kind")
-            if each.name in _DRAWN:
+            if each.name in _DRAWN or getattr(around, each.metadata.get("unless") or "", False):
                 continue
             if kind is not None:
                 self._one(where, each.metadata, value)
@@ -51,7 +57,7 @@ class SchoolForm:
                 self.add(where, value)
             elif is_dataclass(value) and not isinstance(value, type) and each.name in _LABELS:
                 self._column.addWidget(Words(_LABELS[each.name].capitalize(), 13, True, "quiet"))
-                self.add(where, value)
+                self.add(where, value, record)
 
     def _put(self, where: str, words: str, value: Any) -> None:
         self._desk.put(self._letter, where, value, words)

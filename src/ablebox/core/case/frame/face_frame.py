@@ -37,8 +37,8 @@ class Stile:
     """
 
     width: Length = size("stile width", inches("1 1/2"))
-    proud: Length = size("proud of the side", ZERO, zero=True)
-    neighbours: bool = option("the neighbour's stile covers this side", False)
+    proud: Length = size("proud of the side", ZERO, zero=True, unless="follow")
+    neighbours: bool = option("the neighbour's stile covers this side", False, unless="follow")
 
 
 @dataclass(frozen=True, slots=True)
