@@ -30,7 +30,7 @@ from ablebox.core.fronts.face import FaceFronts
 from ablebox.core.fronts.fit.full_overlay import FullOverlay
 from ablebox.core.fronts.fit.overlay import Overlay
 from ablebox.core.lengths import ZERO, Length, inches
-from ablebox.core.project import room_edits
+from ablebox.core.project import along_run, room_edits
 from ablebox.core.project.choices import choice
 from ablebox.core.project.run_edits import mirrored
 from ablebox.core.project.tree import Project, new_project
@@ -198,6 +198,33 @@ class Bases(unittest.TestCase):
         cases = [case("A"), case("B", kick=NotchedKick(carried=True))]
         notch = Made(run(*cases)).assembly("B").part("side.left").cuts[0].box.size
         self.assertEqual((notch[1], notch[2]), (inches("3 3/4"), inches(4)))
+
+
+class AlongARun(unittest.TestCase):
+    def test_one_board_and_one_top_for_all_that_stand_alike(self) -> None:
+        """A, B, a dishwasher, C | a range | D, and a tall E: boards A-B, C, D; tops over A to C, and D."""
+        low = RunSpace(1, "C", SpaceKind.APPLIANCE, "dishwasher", inches(24), inches(34), inches(24))
+        high = RunSpace(1, "D", SpaceKind.APPLIANCE, "range", inches(30), inches(36), inches(25))
+        cases = [case(letter, width=inches(15)) for letter in "ABCD"] + [case("E", "tall", width=inches(15))]
+        project = run(*cases, spaces=(low, high))
+        line = Made(project).line(1)
+        kicks = along_run.one_kick(project, line)
+        self.assertEqual([c.kick.carried for c in kicks.cases], [False, True, False, False, True])  # type: ignore[union-attr]
+        self.assertEqual(coded(kicks, "base"), [])
+        tops = along_run.one_top(project, line)
+        lids = [c.counter.over if isinstance(c.counter, SheetTop) else 0 for c in tops.cases]
+        self.assertEqual(lids, [3, 0, 0, 1, 0])
+        self.assertEqual(coded(tops, "counter"), [])
+        made = Made(tops)
+        self.assertEqual(made.flaws, [])
+        self.assertEqual(made.assembly("A").part("counter.top").length.length, inches(69))
+
+    def test_stiles_of_all_frames_follow_at_once(self) -> None:
+        cases = [case(letter, frame=FaceFrame(), fronts=FaceFronts(Overlay())) for letter in "AB"]
+        project = run(*cases, case("C"))
+        after = along_run.stiles_follow(project, Made(project).line(1))
+        self.assertEqual([getattr(c.frame, "follow", None) for c in after.cases], [True, True, None])
+        self.assertEqual(Made(after).flaws, [])
 
 
 class Reach(unittest.TestCase):

@@ -3,6 +3,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from functools import partial
 
 from PyQt6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QStackedWidget, QVBoxLayout, QWidget
@@ -12,7 +13,7 @@ from ...core.drawing.plan_view import plan_view
 from ...core.drawing.run_view import run_view
 from ...core.drawing.story_view import story_view
 from ...core.lengths import TICKS_PER_MM, ZERO, Length
-from ...core.project import run_edits
+from ...core.project import along_run, run_edits
 from ...core.project.changes import add_case
 from ...core.project.tree import Project
 from ...core.run.line import Line, Place
@@ -80,6 +81,13 @@ class RunStage(Stage):
         for name, words, act in (
             ("run-share", "Share the width out equally", self.share_out),
             ("run-mirror", "Mirror it", self.mirror),
+            ("run-kick", "One kick board before its cases", partial(self.along, "One kick board", along_run.one_kick)),
+            ("run-top", "One top over its cases", partial(self.along, "One top", along_run.one_top)),
+            (
+                "run-stiles",
+                "Stiles follow, one over two sides",
+                partial(self.along, "Stiles follow", along_run.stiles_follow),
+            ),
         ):
             action = menu.addAction(words)
             assert action is not None
@@ -294,6 +302,10 @@ class RunStage(Stage):
         line = self._line()
         project = self.desk.document.project
         self._change(f"Widths in modules of {project.units.write(module)}", run_edits.in_modules(project, line, module))
+
+    def along(self, words: str, change: Callable[[Project, Line], Project]) -> None:
+        """Do something along the whole run of what is selected."""
+        self._change(f"{words}, along the run", change(self.desk.document.project, self._line()))
 
     def mirror(self) -> None:
         """Put the run the other way round."""
