@@ -100,11 +100,18 @@ def _next_cut(drawing: Drawing, cut: SawCut, boards: list[Loose], units: Units) 
 _WORDS = {CutKind.TRIM: "Trim", CutKind.ROUGH: "Rough cut", CutKind.TRUE: "True up", CutKind.SIZE: ""}
 
 
+#: A piece narrower than this, in mm, has its code written upwards.
+_NARROW = 130.0
+
+
 def _words(drawing: Drawing, part: Part, x: float, y: float, dx: float, dy: float, units: Units) -> None:
     size = f"{units.write(part.cut_length.length)} × {units.write(part.cut_width.length)}"
     middle_x, middle_y = x + dx / 2, y + dy / 2
     hot = f"part:{part.code}"
-    if dy > 190:
+    if dx < _NARROW and dy > 2 * _NARROW:
+        words = f"{part.code}  {size}" if dy > 420 else part.code
+        drawing.add(Label(middle_x, middle_y, words, 10, bold=True, hot=hot, upright=True))
+    elif dy > 190:
         drawing.add(
             Label(middle_x, middle_y, part.code, 12, bold=True, shift=(0, 15), hot=hot, within=dx),
             Label(middle_x, middle_y, part.name, 10, within=dx),
@@ -115,8 +122,6 @@ def _words(drawing: Drawing, part: Part, x: float, y: float, dx: float, dy: floa
         if dx < 700:
             drawing.items.pop()
             drawing.add(Label(middle_x, middle_y, f"{part.code}  {size}", 10, bold=True, hot=hot, within=dx))
-    elif dy > dx and dy > 420:
-        drawing.add(Label(middle_x, middle_y, f"{part.code}  {size}", 10, bold=True, hot=hot, upright=True))
     else:
         drawing.add(Label(middle_x, middle_y, part.code, 10, bold=True, hot=hot, within=dx))
 
