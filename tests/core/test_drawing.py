@@ -6,10 +6,11 @@ from __future__ import annotations
 import unittest
 from collections.abc import Sequence
 from dataclasses import replace
-from itertools import pairwise
+from itertools import combinations, pairwise
 from random import Random
 
 from ablebox.cli import demo
+from ablebox.core.cabinet.kinds import starting_case
 from ablebox.core.cuts.search.planner import last
 from ablebox.core.drawing import case_views
 from ablebox.core.drawing.cut_through import cells, cut_rects
@@ -19,12 +20,18 @@ from ablebox.core.drawing.palette import DAYLIGHT, EVENING, PRINT, TINTS, contra
 from ablebox.core.drawing.part_view import part_view
 from ablebox.core.drawing.replay import Spot, fitted, replay
 from ablebox.core.drawing.room_view import room_view
+from ablebox.core.drawing.run_view import run_view
 from ablebox.core.drawing.shapes import Area, Circle, Dimension, Drawing, Point
 from ablebox.core.drawing.sheet_view import sheet_view
 from ablebox.core.drawing.wall_view import wall_view
+from ablebox.core.lengths import inches
+from ablebox.core.paper.svg_canvas import SvgCanvas
 from ablebox.core.project.files import load
 from ablebox.core.project.tree import new_project
+from ablebox.core.room.room import Room
+from ablebox.core.room.wall import End, first_readings
 from ablebox.core.shop.made import Made
+from ablebox.core.units import System
 from tests.designs import random_case, random_rack
 from tests.tables import rows
 
@@ -223,3 +230,43 @@ class Colours(unittest.TestCase):
     def test_neighbouring_cases_differ_in_tint(self) -> None:
         letters = ["A", "B", "C", "Z", "AA", "AB"]
         self.assertTrue(all(tint(a) != tint(b) for a, b in pairwise(letters)))
+
+
+class NothingOnAnother(unittest.TestCase):
+    """Numbers on the Run and Room drawings stand clear of each other, in the smallest window and in a usual one."""
+
+    def clashes(self, view: Drawing, size: tuple[float, float]) -> list[tuple[str, str]]:
+        spots = [spot for spot in replay(view, SvgCanvas(size), fitted(view, 0, 0, *size)) if spot.field]
+
+        def common(low: float, high: float, other_low: float, other_high: float) -> float:
+            return min(high, other_high) - max(low, other_low)
+
+        return [
+            (a.hot, b.hot)
+            for a, b in combinations(spots, 2)
+            if common(a.left, a.left + a.width, b.left, b.left + b.width) > 3
+            and common(a.top, a.top + a.height, b.top, b.top + b.height) > 3
+        ]
+
+    def long_run(self, count: int) -> Made:
+        wall = replace(first_readings(inches(30 * count), inches(96)), left=End.OPEN)
+        cases = tuple(
+            replace(starting_case(chr(65 + i), "wall" if i % 2 else "base", System.INCH), follows=True)
+            for i in range(count)
+        )
+        return Made(replace(new_project(), room=Room((wall,)), cases=cases))
+
+    def test_numbers_are_clear_of_each_other(self) -> None:
+        runs = [Made(load(demo.path_of(name)).project) for name in demo.names()]
+        for made in (*runs, *(self.long_run(count) for count in (5, 9, 14))):
+            for room in made.rooms:
+                for size in ((530.0, 290.0), (814.0, 500.0)):
+                    for view in (run_view(made, room.number, ""), room_view(made, room.number)):
+                        self.assertEqual(self.clashes(view, size), [], f"{made.project.name}: {view.name} {size}")
+
+    def test_a_clash_is_found(self) -> None:
+        view = Drawing("two numbers")
+        view.add(Area(0, 0, 100, 100, "", "ink", 1.0))
+        for key, level in (("one", 1.0), ("other", 1.2)):
+            view.add(Dimension(True, 0, 100, 100, level, "12 1/2", key, True))
+        self.assertEqual(self.clashes(view, (300.0, 300.0)), [("key:one", "key:other")])

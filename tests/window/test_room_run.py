@@ -224,6 +224,30 @@ class Run(RoomAndRun):
         for stage in (Qt.Key.Key_5, Qt.Key.Key_6):
             self.key(stage, CTRL)
 
+    def test_one_board_and_one_top_are_put_along_the_run_and_taken_back(self) -> None:
+        self.menu("add-in-run:base")
+        before = self.project
+        self.menu("run-kick")
+        self.assertEqual([case.kick.carried for case in self.project.cases], [False, True])
+        self.menu("run-top")
+        top = self.window.desk.document.made.assembly("A").part("counter.top")
+        self.assertEqual(top.length.length, self.window.desk.document.made.line(1).total.length)
+        self.key(Qt.Key.Key_3, CTRL)
+        self.window.desk.selection.select(case="B", joint="frame", number="")
+        self.settle()
+        self.press("school:frame:face-frame")
+        box = self.find(QCheckBox, "form:frame.follow")
+        QTest.mouseClick(box, Qt.MouseButton.LeftButton, pos=QPoint(8, box.height() // 2))
+        self.settle()
+        self.assertTrue(self.project.case("B").frame.follow)
+        # What follows is not asked for any more.
+        names = [field.objectName() for field in self.window.findChildren(QWidget) if field.isVisible()]
+        self.assertIn("tape:B/frame.left.width", names)
+        self.assertNotIn("tape:B/frame.left.proud", names)
+        for _ in range(4):
+            self.act("undo")
+        self.assertEqual(self.project, before)
+
     def test_widths_come_in_the_module_that_is_chosen(self) -> None:
         self.menu("add-filler")
         stage = self.window.stages["run"]

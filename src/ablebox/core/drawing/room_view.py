@@ -148,8 +148,10 @@ def _studs(drawing: Drawing, room: Measured, height: float) -> None:
         key = f"key:{room.prefix}stud.{i}"
         drawing.add(
             Path(((stud.mm, 0.0), (stud.mm, height)), "line", 2.2, True),
-            Label(stud.mm, 0, f"stud {i}", 9, "middle", "quiet", hot=key, shift=(0, -9)),
+            Label(stud.mm, 0, str(i), 9, "middle", "quiet", hot=key, shift=(0, -9)),
         )
+    if room.wall.studs:
+        drawing.add(Label(-_WALL, 0, "studs", 9, "end", "quiet", shift=(-8, -9)))
 
 
 def _standing(made: Made, drawing: Drawing, number: int) -> None:

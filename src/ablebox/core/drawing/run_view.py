@@ -15,7 +15,7 @@ _SIDE = 110.0
 #: Share of the run below which a member is too narrow for its number.
 _NARROW = 0.06
 #: A run is drawn at least so wide; so wide are a letter of a number, and what is around it, in points.
-_SMALL, _LETTER, _AROUND = 200.0, 6.2, 18.0
+_SMALL, _LETTER, _AROUND = 180.0, 6.2, 18.0
 #: Rows of numbers there are at most.
 _ROWS = 3
 
