@@ -7,9 +7,10 @@ from dataclasses import replace
 
 from ..cabinet.design import Case
 from ..case.counter.none import NoCounter
-from ..case.counter.sheet_top import SheetTop
+from ..case.counter.sheet_top import STAGGER, SheetTop
 from ..case.frame.face_frame import FaceFrame
 from ..case.plan_straight import Straight
+from ..lengths import ZERO, Length
 from ..run.bases import Running
 from ..run.line import Line
 from ..run.space import SpaceKind
@@ -77,9 +78,31 @@ def one_top(project: Project, line: Line) -> Project:
     for group in groups:
         for i, case in enumerate(group):
             old = case.counter if isinstance(case.counter, SheetTop) else SheetTop()
-            counter = replace(old, over=len(group)) if i == 0 else NoCounter()
+            counter: SheetTop | NoCounter = NoCounter()
+            if i == 0:
+                counter = replace(old, over=len(group), joint=_joint(project, line, group, old))
             project = project.with_case(fitted_stock(project, replace(case, counter=counter)))
     return project
+
+
+def _joint(project: Project, line: Line, group: list[Case], top: SheetTop) -> Length | None:
+    """Return where a top that is longer than its sheets is joined: over the last side both pieces allow; else as it was.
+
+    The joint of the strips under it is staggered, so the first piece leaves room for that (common practice).
+    """
+    goods = next((row for row in project.rack.goods if row.code == top.goods), None)
+    longest = max((sheet.length for sheet in goods.sheets), default=ZERO) if goods is not None else ZERO
+    longest = longest - project.rack.saw.trim * 2
+    names = [place.letter for place in line.places]
+    first, last = names.index(group[0].letter), names.index(group[-1].letter)
+    if not any(names[:first]):
+        first = 0
+    start, end = line.places[first].x - top.left, line.places[last].end + top.right
+    if longest <= ZERO or end - start <= longest:
+        return top.joint
+    sides = [place.end - start for place in line.places[first:last] if place.letter]
+    good = [at for at in sides if at + STAGGER <= longest and end - start - at + STAGGER <= longest]
+    return max(good, default=top.joint)
 
 
 def _as_high(case: Case, other: Case) -> bool:

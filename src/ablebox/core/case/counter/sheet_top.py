@@ -20,7 +20,8 @@ from ..shell import Shell, Work
 from .around import Around
 from .lies_on import LiesOn
 
-_STAGGER = inches(6)
+#: How far the joint of the strips lies from that of the top.
+STAGGER = inches(6)
 
 
 @dataclass(frozen=True, slots=True)
@@ -188,9 +189,9 @@ class _Builder:
         wide = book.named(strip, "strip, width", "counter.strip/width")
         between = book.named(depth - strip.times(2), "strip, short, length", "counter.short/length")
         self.shell.need(between.length, inches(1), "room between the strips", "Make them narrower.")
-        joint = top.joint + _STAGGER if top.joint is not None else None
-        if joint is not None and joint + _STAGGER > length.length:
-            joint = top.joint - _STAGGER if top.joint is not None else None
+        joint = top.joint + STAGGER if top.joint is not None else None
+        if joint is not None and joint + STAGGER > length.length:
+            joint = top.joint - STAGGER if top.joint is not None else None
         for row, y in (("front", self.y), ("back", self.y + depth.length - top.strip)):
             bands = (Face.FRONT,) if row == "front" else ()
             for name, long, at in self._pieces(length, joint, "counter.strip.piece"):
