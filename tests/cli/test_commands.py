@@ -155,7 +155,10 @@ class Projects(Case):
     @rows(
         (("parts", "none.ablebox"), "none.ablebox: no such file"),
         (("check", "none.ablebox"), "none.ablebox"),
-        (("demo", "none"), "Choose one of: harbour-cottage, heron-house, lantern-yard, mill-pantry, orchard-corner, weir-loft"),
+        (
+            ("demo", "none"),
+            "Choose one of: harbour-cottage, heron-house, lantern-yard, mill-pantry, orchard-corner, weir-loft",
+        ),
         (("nonsense.ablebox",), "nonsense.ablebox"),
         (("parts", FILE, "--json", "/no/such/folder/x"), "/no/such/folder/x could not be written"),
     )

@@ -236,6 +236,18 @@ class Reach(unittest.TestCase):
             self.assertEqual(bool(coded(project.with_wall(1, wall), "room.reach")), told)
 
 
+class BesideAWall(unittest.TestCase):
+    def test_in_a_room_of_several_walls_a_pull_wants_a_filler(self) -> None:
+        """A pull 1 1/4 out with 1/4 of allowance and a reveal of 1/16 beside it: a filler of 1 1/2 gives the room."""
+        project = run(case("A", follows=True), left=End.WALL, right=End.CORNER)
+        self.assertEqual(coded(project, "opening.wall"), [])
+        project = room_edits.with_another_wall(project)
+        self.assertEqual(len(coded(project, "opening.wall")), 1)
+        after = mended(self, project, "opening.wall")
+        self.assertEqual(after.spaces[0].width, inches("1 1/2"))
+        self.assertEqual(Made(after).line(1).left_over, ZERO)
+
+
 class Islands(unittest.TestCase):
     def island(self) -> Project:
         project = room_edits.with_island(run(case("A", width=inches(60), left_seen=GoodFace(), right_seen=GoodFace())))

@@ -19,7 +19,9 @@ from ..case.base_hung import Hung
 from ..fronts.cell.door import Door
 from ..fronts.face import FaceFronts
 from ..lengths import ZERO, Length
+from ..project.run_edits import with_space
 from ..room.wall import End
+from ..run.space import SpaceKind
 from ..shop.made import Made
 from .snag import Check, Fix, Level, Snag
 
@@ -128,7 +130,10 @@ def _other_side(made: Made, *doors: _Front) -> Fix | None:
 
 
 def walls_in_the_way(made: Made) -> Iterator[Snag]:
-    """A door hinged beside the alcove's wall wants room for its pull, where a mouth says that the wall goes on before it."""
+    """A door hinged beside a wall wants room for its pull, where the wall goes on before the case.
+
+    A mouth says that of an alcove; in a room of several walls it is so at every end that is a wall.
+    """
     for room in made.rooms:
         line = made.line(room.number)
         inside = [made.project.case(place.letter) for place in line.places if place.letter]
@@ -137,12 +142,19 @@ def walls_in_the_way(made: Made) -> Iterator[Snag]:
                 if place and place[0].letter]  # fmt: skip
         if room.governing is not None and room.mouth is not None and line.total is not None and inside:
             narrowest = min(room.governing.length, room.mouth.length)
-            yield from _beside_the_wall(made, inside, ends, max(ZERO, narrowest - line.total.length).share(2)[0])
+            spare = max(ZERO, narrowest - line.total.length).share(2)[0]
+            yield from _beside_the_wall(made, inside, ends, (spare, spare), "before the mouth")
+        elif room.governing is not None and inside and len(made.rooms) > 1:
+            there = [side for side in ends if getattr(room.wall, side) is End.WALL]
+            rest = max(ZERO, room.governing.length - line.places[-1].end)
+            yield from _beside_the_wall(made, inside, there, (line.places[0].x, rest), "before the wall")
 
 
-def _beside_the_wall(made: Made, inside: list[Case], ends: list[str], spare: Length) -> Iterator[Snag]:
+def _beside_the_wall(
+    made: Made, inside: list[Case], ends: list[str], spares: tuple[Length, Length], where: str
+) -> Iterator[Snag]:
     write = made.units.write
-    for case, side in ((inside[0], "left"), (inside[-1], "right")):
+    for case, side, spare in ((inside[0], "left", spares[0]), (inside[-1], "right", spares[1])):
         fronts, assembly = case.fronts, made.assembly(case.letter)
         if side not in ends or not isinstance(fronts, FaceFronts) or fronts.pulls.kind == "none" or case.turned:
             continue
@@ -154,10 +166,20 @@ def _beside_the_wall(made: Made, inside: list[Case], ends: list[str], spare: Len
             if room < fronts.pulls.out:
                 text = (
                     f"{case.letter}: opened square, the pull of the door at the {side} wall needs {write(fronts.pulls.out)}, "
-                    f"there are {write(room)} before the mouth; put a filler there or take flatter pulls."
+                    f"there are {write(room)} {where}; put a filler there or take flatter pulls."
                 )
-                yield Snag("opening.wall", Level.WARN, text, case.letter, f"{case.letter}/fronts.pulls.out")
+                fix = _filler(made, case, side)
+                yield Snag("opening.wall", Level.WARN, text, case.letter, f"{case.letter}/fronts.pulls.out", fix)
                 break
+
+
+def _filler(made: Made, case: Case, side: str) -> Fix | None:
+    """Return the fix that puts a filler between a case and the wall; it takes its width of a case that follows the run."""
+    line = made.line(case.wall)
+    if not any(place.letter and made.project.case(place.letter).follows for place in line.places):
+        return None
+    before = case.letter if side == "left" else ""
+    return Fix(f"Put a filler at the {side} of {case.letter}", with_space(made.project, SpaceKind.FILLER, line, before))
 
 
 def pull_outs_behind_doors(made: Made) -> Iterator[Snag]:
