@@ -222,6 +222,11 @@ class OnTheWall(unittest.TestCase):
     def test_a_slope_lowers_the_ceiling_over_a_case(self) -> None:
         slope = (Level(ZERO, inches(30)), Level(inches(27), inches(60)))
         self.assertIn("fit.ceiling", self.codes(self.project(ceilings=slope)))
+        # Low under the slope it stands, though it could not be tipped up there: 34 1/2 by 23 1/4 needs 41 5/8.
+        rising = (Level(ZERO, inches("34 1/2")), Level(inches(60), inches(90)))
+        self.assertEqual([c for c in self.codes(self.project(ceilings=rising)) if c.startswith("fit.")], [])
+        low = self.project(ceilings=(Level(ZERO, inches(40)),), ceiling=Reading("ceiling", inches(40)))
+        self.assertIn("fit.tip-up", self.codes(low))
         hump = (Level(ZERO, ZERO), Level(inches(12), inches(62)))
         self.assertIn("fit.ceiling", self.codes(self.project(floor=hump)))
 

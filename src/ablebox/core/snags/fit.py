@@ -103,10 +103,22 @@ def lowest_ceiling(made: Made, case: Case) -> Length | None:
     return min(heights) - floor if heights else None
 
 
+def tipped_under(made: Made, case: Case) -> Length | None:
+    """Return the height there is to tip a case up: the highest ceiling along its wall, from where it is slid under a slope."""
+    room = made.rooms[case.wall - 1]
+    heights = [level.high for level in room.wall.ceilings]
+    if not heights:
+        return lowest_ceiling(made, case)
+    if room.ceiling is not None:
+        heights.append(room.ceiling.length)
+    return max(heights) - max([ZERO, *(level.high for level in room.wall.floor)])
+
+
 def under_the_ceiling(made: Made) -> Iterator[Snag]:
     """Each case in a run is lower than the ceiling over it, and can be tipped up under it.
 
-    A case built lying down needs the diagonal of its height and depth: sqrt(h^2 + d^2).
+    A case built lying down needs the diagonal of its height and depth: sqrt(h^2 + d^2). Under a slope it is tipped up where the
+    ceiling is highest, and slid to its place.
     """
     write = made.units.write
     for case in made.project.cases:
@@ -117,13 +129,14 @@ def under_the_ceiling(made: Made) -> Iterator[Snag]:
             yield from _hung_too_high(made, case, ceiling)
             continue
         top = ceiling.ticks
+        highest = tipped_under(made, case) or ceiling
         height, depth = case.height.ticks, case.depth.ticks
         # What stands on a base frame is tipped up without it.
         apart = case.kick.height.ticks if isinstance(case.kick, BaseFrame) else 0
         tipped = height - apart
         diagonal = Length(isqrt(tipped**2 + depth**2))
-        most = Length(isqrt(max(0, top**2 - depth**2)) + apart)
-        if height <= top and tipped**2 + depth**2 <= top**2:
+        most = min(Length(isqrt(max(0, highest.ticks**2 - depth**2)) + apart), ceiling)
+        if height <= top and tipped**2 + depth**2 <= highest.ticks**2:
             continue
         fix = None
         if most.ticks > 0:
@@ -135,7 +148,7 @@ def under_the_ceiling(made: Made) -> Iterator[Snag]:
         else:
             text = (
                 f"{case.letter} cannot be tipped up: {write(Length(tipped))} high and {write(case.depth)} deep needs "
-                f"{write(diagonal)}, the ceiling is at {write(ceiling)}; build it {write(most)} or less, "
+                f"{write(diagonal)}, the ceiling is at {write(highest)}; build it {write(most)} or less, "
                 f"{'or in two parts' if apart else 'or on a separate base'}."
             )
             yield Snag("fit.tip-up", Level.STOP, text, case.letter, f"{case.letter}/height", fix)
