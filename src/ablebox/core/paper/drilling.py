@@ -4,6 +4,7 @@
 from __future__ import annotations
 
 from ..lengths import Length
+from ..parts.words import drill
 from ..shop.made import Made
 from ..units import System
 from .check_line import POINTS, check_line
@@ -42,8 +43,9 @@ class _Page:
 
     def cup(self, cup: Length, edge: Length) -> None:
         """A cup at its distance from the door's edge, its centre marked, and lines for the plate's screws."""
-        write = self.made.units.write
-        self._start(f"Hinge cup {write(cup)}, {write(edge)} from the edge")
+        # Hinges are made in millimetres everywhere: no fraction says what a cup is.
+        size, off = (drill(each, self.made.units) for each in (cup, edge))
+        self._start(f"Hinge cup {size}, {off} from the edge")
         x, y = _EDGE + 60, _EDGE + 260
         radius = cup.mm / 2 * POINTS
         centre = x + (edge.mm + cup.mm / 2) * POINTS
