@@ -6,6 +6,7 @@ from __future__ import annotations
 import unittest
 from dataclasses import replace
 from itertools import pairwise
+from math import isqrt
 from typing import Any
 
 from ablebox.core.assembly.part import Face
@@ -23,7 +24,7 @@ from ablebox.core.case.frame.face_frame import FaceFrame, Stile
 from ablebox.core.case.joint.butt import Butt
 from ablebox.core.case.kick_notched import NotchedKick
 from ablebox.core.drawing.plan_view import plan_view
-from ablebox.core.drawing.room_view import reading_heights
+from ablebox.core.drawing.room_view import reading_heights, room_view
 from ablebox.core.drawing.shapes import Shape
 from ablebox.core.fronts.cell.door import Door
 from ablebox.core.fronts.face import FaceFronts
@@ -323,6 +324,48 @@ class Readings(unittest.TestCase):
             assert found is not None
             project = found.put(inches(put)) if put else found.clear()  # type: ignore[misc]
             self.assertEqual(project.wall(1).widths[0].up, inches(put) if put else None)
+
+
+class Diagonals(unittest.TestCase):
+    def test_two_diagonals_tell_how_far_walls_lean(self) -> None:
+        """A space 30 wide and 40 high that leans 1 1/4: diagonals by Pythagoras over 31 1/4 and 28 3/4 (plane geometry)."""
+        wide, high, lean = inches(30), inches(40), inches("1 1/4")
+        rising, falling = (Length(isqrt(w.ticks**2 + high.ticks**2)) for w in (wide + lean, wide - lean))
+        wall = Wall(
+            "Bay",
+            (Reading("floor", wide),),
+            Reading("ceiling", high),
+            None,
+            Reading("up", rising),
+            Reading("down", falling),
+        )
+        tall = case("A", height=inches(38), depth=inches(10), follows=True)
+        project = replace(new_project(), room=Room((wall,)), cases=(tall,))
+        found = Made(project).room.lean
+        assert found is not None
+        self.assertLess(abs((found - lean).ticks), 20)
+        # Over 38 of 40 in the lean takes 1 3/16 of a plumb case; 1/2 was left free.
+        snag = coded(project, "room.lean")[0]
+        self.assertIn("1 3/16", snag.sentence)
+        after = mended(self, project, "room.lean")
+        self.assertAlmostEqual(Made(after).widths["A"].length.mm / 25.4, 30 - 1.25 * 38 / 40, 3)
+        square = project.with_wall(1, replace(wall, falling=wall.rising))
+        self.assertEqual(coded(square, "room.lean"), [])
+        self.assertIsNone(Made(project.with_wall(1, replace(wall, falling=None))).room.lean)
+
+    def test_they_are_typed_like_any_reading(self) -> None:
+        project = room_edits.with_diagonals(run(case("A")), 1)
+        self.assertEqual(project.wall(1).rising.read, Length(isqrt(inches(120).ticks ** 2 + inches(96).ticks ** 2)))  # type: ignore[union-attr]
+        found = choice(project, "room/falling.read")
+        assert found is not None
+        after = found.put(inches(150))
+        # (120^2 + 96^2 - 150^2) / (4 x 120)
+        lean = Made(after).room.lean
+        assert lean is not None
+        self.assertAlmostEqual(lean.mm / 25.4, (120**2 + 96**2 - 150**2) / 480, 3)
+        texts = [getattr(item, "text", "") for item in room_view(Made(after)).items]
+        self.assertIn("150", texts)
+        self.assertTrue(any(text.startswith("leans ") for text in texts))
 
 
 class Tops(unittest.TestCase):

@@ -8,7 +8,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from ..lengths import inches
+from ..lengths import ZERO, Length, inches
 from ..room.obstacle import OBSTACLES
 from ..room.reading import Reading
 from ..room.wall import End, Level, Measured
@@ -94,6 +94,7 @@ def room_view(made: Made, number: int = 1, chosen: str = "") -> Drawing:
     if room.ceiling is not None:
         text = made.units.write(room.ceiling.length)
         drawing.add(Dimension(False, 0, height, smallest + _WALL, 4.2, text, room.ceiling.key, True))
+    _diagonals(made, drawing, room, smallest, height)
     if room.mouth is not None:
         mouth = room.mouth.length.mm
         start = (smallest - mouth) / 2
@@ -104,6 +105,22 @@ def room_view(made: Made, number: int = 1, chosen: str = "") -> Drawing:
     if len(set(widths)) > 1:
         drawing.add(Label(-_WALL, height, f"bows drawn ×{BOW}", 9, "end", "quiet", shift=(-8, 16)))
     return drawing
+
+
+def _diagonals(made: Made, drawing: Drawing, room: Measured, width: float, height: float) -> None:
+    """Draw the diagonals that were measured, each with its number, and how far the space leans."""
+    for number, start, end in ((room.rising, 0.0, height), (room.falling, height, 0.0)):
+        if number is not None:
+            at = start + (end - start) * 0.22
+            drawing.add(
+                Path(((0.0, start), (width, end)), "dimension", 0.8, True),
+                Label(width * 0.22, at, made.units.write(number.length), 11, "middle", "dimension", True, f"key:{number.key}",
+                      ground="card"),
+            )  # fmt: skip
+    if room.lean:
+        way = "right" if room.lean > ZERO else "left"
+        words = f"leans {made.units.write(Length(abs(room.lean.ticks)))} to the {way}"
+        drawing.add(Label(width + _WALL, height, words, 10, "start", "snag", True, shift=(8, -14)))
 
 
 def _height(room: Measured) -> float:

@@ -71,7 +71,7 @@ def _measured(book: Pages, width: float) -> None:
             up = f", {book.write(reading.up)} up" if reading.up is not None else ""
             text = f"{book.write(number.length)} wide at {reading.words}{up}  ({reading.method.words})"
             book.words(EDGE, text, width)
-        for also in (room.ceiling, room.mouth, room.usable):
+        for also in (room.ceiling, room.mouth, room.rising, room.falling, room.usable):
             if also is not None:
                 book.words(EDGE, f"{book.write(also.length)}  {also.label}", width)
 

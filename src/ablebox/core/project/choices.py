@@ -16,7 +16,7 @@ from typing import Any
 
 from ..cabinet import places
 from ..lengths import ZERO, Length, millimetres
-from ..room.wall import number_of
+from ..room.wall import SINGLE, number_of
 from . import rows
 from .choice import Choice
 from .loose_edits import loose_choice
@@ -137,12 +137,13 @@ def _wall_choice(project: Project, key: str, number: int, rest: str) -> Choice |
     if rest == "allowance":
         return Choice(key, "fit allowance", wall.allowance, ZERO, lambda value: put(allowance=value))
     rest = rest.removesuffix(".read")
-    if rest in ("ceiling", "mouth"):
+    if rest in SINGLE:
         name = rest
         reading = getattr(wall, name)
         if reading is None:
             return None
-        return Choice(key, f"{name} reading", reading.read, _THIN, lambda v: put(**{name: replace(reading, read=v)}))
+        words = {"rising": "diagonal, up to the right", "falling": "diagonal, down to the right"}.get(name, name)
+        return Choice(key, f"{words} reading", reading.read, _THIN, lambda v: put(**{name: replace(reading, read=v)}))
     found = re.fullmatch(r"(width|stud|floor|ceilings|obstacle)\.(\d+)(?:\.(\w+))?", rest)
     if found is None:
         return None

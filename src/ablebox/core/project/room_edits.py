@@ -4,11 +4,13 @@
 from __future__ import annotations
 
 from dataclasses import replace
+from math import isqrt
 from typing import Any
 
 from ..lengths import ZERO, Length, inches, millimetres
 from ..room.island import Island
 from ..room.obstacle import usual
+from ..room.reading import Reading
 from ..room.room import Corner, Way
 from ..room.wall import End, Level, Wall, first_readings, height_at
 from ..units import System
@@ -117,6 +119,17 @@ def with_obstacle(project: Project, number: int, kind: str) -> Project:
 
 def _width(wall: Wall) -> Length:
     return min((reading.read for reading in wall.widths), default=inches(96))
+
+
+def with_diagonals(project: Project, number: int) -> Project:
+    """Return the project with both diagonals of a wall, as long as they are where nothing leans."""
+    wall = project.wall(number)
+    high = wall.ceiling.read if wall.ceiling is not None else inches(96)
+    long = Length(isqrt(_width(wall).ticks ** 2 + high.ticks**2))
+    return change_wall(
+        project, number, rising=wall.rising or Reading("up to the right", long),
+        falling=wall.falling or Reading("down to the right", long),
+    )  # fmt: skip
 
 
 def with_studs(project: Project, number: int, first: Length, spacing: Length) -> Project:

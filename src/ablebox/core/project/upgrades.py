@@ -293,7 +293,7 @@ def _built_to_5(case: Any) -> Any:
 def _wall_to_5(wall: Any) -> Any:
     if not isinstance(wall, dict):
         return wall
-    wall = {**wall, "island": None}
+    wall = {**wall, "island": None, "rising": None, "falling": None}
     if isinstance(wall.get("widths"), list):
         wall["widths"] = [_reading_to_5(reading) for reading in wall["widths"]]
     for name in ("ceiling", "mouth"):

@@ -65,6 +65,8 @@ class Wall:
         widths: readings of the width between its ends, lowest place first.
         ceiling: reading of the height from floor to ceiling.
         mouth: reading of the width a case has to pass on its way in; ``None`` if nothing narrows it.
+        rising: reading of the diagonal from the lower left corner to the upper right one.
+        falling: reading of the other diagonal.
         allowance: what is left free over all, so that a case can be got in
             (1/2 in between two walls, common practice).
         left: what is at its left end.
@@ -80,6 +82,8 @@ class Wall:
     widths: tuple[Reading, ...] = ()
     ceiling: Reading | None = None
     mouth: Reading | None = None
+    rising: Reading | None = None
+    falling: Reading | None = None
     allowance: Length = inches("1/2")
     left: End = End.WALL
     right: End = End.WALL
@@ -177,6 +181,28 @@ class Measured:
         """The width of the mouth; ``None`` if it was not measured."""
         return self._single(self.wall.mouth, "mouth", "mouth width")
 
+    @cached_property
+    def rising(self) -> Reckoned | None:
+        """The diagonal from the lower left to the upper right corner; ``None`` if it was not measured."""
+        return self._single(self.wall.rising, "rising", "diagonal, up to the right")
+
+    @cached_property
+    def falling(self) -> Reckoned | None:
+        """The other diagonal; ``None`` if it was not measured."""
+        return self._single(self.wall.falling, "falling", "diagonal, down to the right")
+
+    @property
+    def lean(self) -> Length | None:
+        """How far the top stands farther to the right than the floor, below 0 to the left; ``None`` if nobody measured.
+
+        Of a space W wide whose diagonals are d and e the top leans by (d^2 - e^2) / (4 W): the difference times the mean
+        diagonal over twice the width (common practice; plane geometry).
+        """
+        if self.rising is None or self.falling is None or self.governing is None:
+            return None
+        d, e, w = (each.length.ticks for each in (self.rising, self.falling, self.governing))
+        return Length((d**2 - e**2) // (4 * w))
+
     def _single(self, reading: Reading | None, key: str, label: str) -> Reckoned | None:
         return None if reading is None else reading.reckon(self._book, key, label, self.tape_body)
 
@@ -189,6 +215,10 @@ class Measured:
             return self._book.named(self.governing, "wide, at most", "usable", "one end is open")
         allowance = leaf(self.wall.allowance, "to get it in", f"{self.prefix}allowance", Origin.CHOICE)
         return self._book.named(self.governing - allowance, "wide, at most", "usable")
+
+
+#: Readings of a wall that stand alone, by their place in it.
+SINGLE = ("ceiling", "mouth", "rising", "falling")
 
 
 def prefix_of(number: int) -> str:

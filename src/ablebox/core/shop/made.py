@@ -249,7 +249,15 @@ class Made:
         """Every number with a key, by its key: the sums, their terms, and theirs."""
         found: dict[str, Reckoned] = {}
         for room in self.rooms:
-            for number in (*room.widths, room.usable, room.ceiling, room.mouth, room.governing):
+            for number in (
+                *room.widths,
+                room.usable,
+                room.ceiling,
+                room.mouth,
+                room.rising,
+                room.falling,
+                room.governing,
+            ):
                 if number is not None:
                     _collect(number, found)
         for built in self._built:

@@ -6,8 +6,9 @@ from __future__ import annotations
 from collections.abc import Iterator
 from dataclasses import replace
 
-from ..lengths import inches
+from ..lengths import ZERO, Length, inches
 from ..room.reading import Method
+from ..room.wall import End
 from ..shop.made import Made
 from .snag import Check, Fix, Level, Snag
 
@@ -52,4 +53,25 @@ def too_few(made: Made) -> Iterator[Snag]:
             yield Snag("room.no-reading", Level.WARN, text)
 
 
-CHECKS: tuple[Check, ...] = (body_forgotten, too_few)
+def leaning(made: Made) -> Iterator[Snag]:
+    """Walls that lean leave a plumb case less room than any width says: by the lean over its height."""
+    write = made.units.write
+    for room in made.rooms:
+        lean, line = room.lean, made.line(room.number)
+        if not lean or room.ceiling is None or End.OPEN in (room.wall.left, room.wall.right):
+            continue
+        tallest = max((place.high for place in line.places if place.letter), default=ZERO)
+        over = Length(abs(lean.ticks) * min(tallest, room.ceiling.length).ticks // room.ceiling.length.ticks)
+        if over <= room.wall.allowance or over <= ZERO:
+            continue
+        way = "right" if lean > ZERO else "left"
+        text = (
+            f"{room.wall.name} leans {write(Length(abs(lean.ticks)))} to the {way}: over {write(tallest)} of height that takes {write(over)} of a "
+            f"plumb run, and {write(room.wall.allowance)} is left free."
+        )
+        wall = replace(room.wall, allowance=over)
+        fix = Fix(f"Leave {write(over)} free", made.project.with_wall(room.number, wall))
+        yield Snag("room.lean", Level.WARN, text, "", f"{room.prefix}rising", fix)
+
+
+CHECKS: tuple[Check, ...] = (body_forgotten, too_few, leaning)

@@ -15,7 +15,7 @@ from ...core.project import room_edits
 from ...core.project.tree import Project
 from ...core.room.obstacle import OBSTACLES
 from ...core.room.reading import Method, Reading
-from ...core.room.wall import Wall, number_of, prefix_of
+from ...core.room.wall import SINGLE, Wall, number_of, prefix_of
 from ..desk import Desk
 from ..meter import Meter, simulated
 from ..widgets.drawing_view import DrawingView
@@ -102,6 +102,7 @@ class RoomStage(Stage):
             action.triggered.connect(lambda _, kind=kind: self.add_obstacle(kind))
         menu.addSeparator()
         for name, words, act in (
+            ("add-diagonals", "Both diagonals", self.add_diagonals),
             ("add-studs", "Studs, from the first one on", self.add_studs),
             ("add-floor", "A height of the floor", partial(self.add_height, "floor")),
             ("add-ceilings", "A height of the ceiling, a slope", partial(self.add_height, "ceilings")),
@@ -247,7 +248,7 @@ class RoomStage(Stage):
             return None
         what, _, rest = key.partition(".")
         at = rest.partition(".")[0]
-        if what in ("ceiling", "mouth"):
+        if what in SINGLE:
             return (what, 0) if getattr(self.wall, what) is not None else None
         name = {"width": "widths", "stud": "studs", "obstacle": "obstacles"}.get(what, what)
         if name in ("widths", "studs", "obstacles", "floor", "ceilings") and at.isdigit():
@@ -328,6 +329,12 @@ class RoomStage(Stage):
         highest = max((case.height for case in self.desk.document.project.cases), default=ZERO)
         self._put("Add the ceiling", ceiling=Reading("ceiling", highest * 2))
         self.desk.selection.select(number=f"{prefix_of(self.number)}ceiling")
+
+    def add_diagonals(self) -> None:
+        """Add both diagonals, as long as they are where nothing leans, and select the first."""
+        after = room_edits.with_diagonals(self.desk.document.project, self.number)
+        self._change("Add both diagonals", after)
+        self.desk.selection.select(number=f"{prefix_of(self.number)}rising")
 
     def add_mouth(self) -> None:
         """Add a reading of the mouth, as wide as the wall."""

@@ -12,7 +12,7 @@ from PyQt6.QtWidgets import QApplication, QFrame, QGridLayout, QLineEdit, QPushB
 
 from ...core.reckoning import Origin, Reckoned, Term
 from ...core.room.reading import Deep, Method, Reading
-from ...core.room.wall import number_of, prefix_of
+from ...core.room.wall import SINGLE, number_of, prefix_of
 from .. import theme
 from ..desk import Desk
 from .choice_box import choice_box
@@ -293,7 +293,7 @@ class Tape(QWidget):
         return found if found and found <= len(self._desk.document.project.room.walls) else None
 
     def _reading_index(self) -> int | str | None:
-        """Which reading the selected number belongs to: an index of the widths, ``ceiling`` or ``mouth``."""
+        """Which reading the selected number belongs to: an index of the widths, or its name where it stands alone."""
         number = self._wall()
         if number is None:
             return None
@@ -302,7 +302,7 @@ class Tape(QWidget):
         if key.startswith("width.") and key.removeprefix("width.").isdigit():
             at = int(key.removeprefix("width.")) - 1
             return at if at < len(wall.widths) else None
-        return key if key in ("ceiling", "mouth") and getattr(wall, key) is not None else None
+        return key if key in SINGLE and getattr(wall, key) is not None else None
 
     def _reading(self, column: QVBoxLayout, index: int | str) -> None:
         number = self._wall() or 1
