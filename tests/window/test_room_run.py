@@ -70,6 +70,18 @@ class Room(RoomAndRun):
         self.act("undo")
         self.assertIs(self.project.wall(1).widths[1].deep, Deep.ANY)
 
+    def test_diagonals_tell_how_far_the_space_leans(self) -> None:
+        self.menu("add-diagonals")
+        self.assertNotIn("leans", self.window.stages["room"].under.text)
+        field = self.find(QWidget, "tape:reading")
+        QTest.mouseClick(field, Qt.MouseButton.LeftButton)
+        self.type("100 1/4")
+        self.assertEqual(self.project.wall(1).rising.read, inches("100 1/4"))
+        self.assertIn("leans 27/32− to the right", self.window.stages["room"].under.text)
+        self.press("remove-reading")
+        self.assertIsNone(self.project.wall(1).rising)
+        self.assertNotIn("leans", self.window.stages["room"].under.text)
+
     def test_an_island_is_set_on_its_plan(self) -> None:
         self.press("add-island")
         self.assertEqual(len(self.project.room.walls), 2)

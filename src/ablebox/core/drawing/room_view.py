@@ -8,7 +8,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from ..lengths import ZERO, Length, inches
+from ..lengths import inches
 from ..room.obstacle import OBSTACLES
 from ..room.reading import Reading
 from ..room.wall import End, Level, Measured
@@ -108,7 +108,7 @@ def room_view(made: Made, number: int = 1, chosen: str = "") -> Drawing:
 
 
 def _diagonals(made: Made, drawing: Drawing, room: Measured, width: float, height: float) -> None:
-    """Draw the diagonals that were measured, each with its number, and how far the space leans."""
+    """Draw the diagonals that were measured, each with its number."""
     for number, start, end in ((room.rising, 0.0, height), (room.falling, height, 0.0)):
         if number is not None:
             at = start + (end - start) * 0.22
@@ -117,10 +117,6 @@ def _diagonals(made: Made, drawing: Drawing, room: Measured, width: float, heigh
                 Label(width * 0.22, at, made.units.write(number.length), 11, "middle", "dimension", True, f"key:{number.key}",
                       ground="card"),
             )  # fmt: skip
-    if room.lean:
-        way = "right" if room.lean > ZERO else "left"
-        words = f"leans {made.units.write(Length(abs(room.lean.ticks)))} to the {way}"
-        drawing.add(Label(width + _WALL, height, words, 10, "start", "snag", True, shift=(8, -14)))
 
 
 def _height(room: Measured) -> float:

@@ -141,6 +141,9 @@ class RoomStage(Stage):
         room, write = made.rooms[self.number - 1], made.units.write
         words = f"Sizes in {made.units.words}. The smallest width governs"
         words += f"; the readings are {write(room.spread)} apart." if room.spread > ZERO else "."
+        if room.lean:
+            way = "right" if room.lean > ZERO else "left"
+            words += f" By its diagonals it leans {write(Length(abs(room.lean.ticks)))} to the {way}."
         if wall.island is not None:
             words = f"Sizes in {made.units.words}. An island has no wall behind it; both ends are free."
         self.under.set_text(words)
