@@ -1,0 +1,214 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Whatever a person does to rooms and runs, in any order: it adds up, comes back from its file, and can be undone."""
+
+from __future__ import annotations
+
+import unittest
+from dataclasses import replace
+
+from hypothesis import HealthCheck, assume, settings
+from hypothesis import strategies as st
+from hypothesis.stateful import RuleBasedStateMachine, initialize, invariant, precondition, rule
+
+from ablebox.core.cabinet.kinds import KINDS
+from ablebox.core.case.end.choice import ENDS
+from ablebox.core.case.end.end_panel import EndPanel
+from ablebox.core.case.end.good_face import GoodFace
+from ablebox.core.errors import AbleBoxError
+from ablebox.core.lengths import ZERO, Length, inches
+from ablebox.core.project import along_run, room_edits, run_edits
+from ablebox.core.project.changes import History, add_case, delete_case, turn_case
+from ablebox.core.project.choices import choice
+from ablebox.core.project.json_format import from_text, to_text
+from ablebox.core.project.tree import Project, new_project
+from ablebox.core.room.obstacle import OBSTACLES
+from ablebox.core.room.reading import Reading
+from ablebox.core.room.room import Room
+from ablebox.core.room.wall import End, Wall
+from ablebox.core.run.line import Line
+from ablebox.core.run.space import SpaceKind
+from ablebox.core.shop.made import Made
+from ablebox.core.snags.every import snags
+from ablebox.core.units import System
+
+_SIZES = st.integers(200, 3_000).map(lambda mm: Length(mm * 16_000))
+
+
+class Person(RuleBasedStateMachine):
+    """Someone at work on a room; what cannot be built is refused, as the window does it."""
+
+    @initialize(system=st.sampled_from(list(System)))
+    def begin(self, system: System) -> None:
+        start = new_project(system)
+        wide = Wall(
+            "Wall", (Reading("floor", inches(240)), Reading("top", inches("240 1/4"))), Reading("ceiling", inches(97))
+        )
+        self.history = History(replace(start, room=Room((wide,), start.room.tape_body)))
+        self.first, self.done = self.history.project, 0
+        self.made = Made(self.first)
+        self.refused: list[str] = []
+
+    @property
+    def project(self) -> Project:
+        return self.history.project
+
+    def do(self, after: Project) -> None:
+        try:
+            made = Made(after, self.made)
+        except AbleBoxError as refusal:
+            self.refused.append(str(refusal))
+            return
+        if self.history.make("a change", after):
+            self.done += 1
+            self.made = made
+
+    def line(self, number: int) -> Line:
+        there = [line for line in self.made.lines if line.places]
+        assume(there)
+        return there[number % len(there)]
+
+    def letter(self, number: int) -> str:
+        assume(self.project.cases)
+        return self.project.cases[number % len(self.project.cases)].letter
+
+    def wall(self, number: int) -> int:
+        return number % len(self.project.room.walls) + 1
+
+    @precondition(lambda self: len(self.project.cases) < 9)
+    @rule(kind=st.sampled_from(list(KINDS)), at=st.integers(0, 9), behind=st.integers(0, 9))
+    def put_a_case_in(self, kind: str, at: int, behind: int) -> None:
+        after, letter = add_case(self.project, kind)
+        other = self.project.cases[behind % len(self.project.cases)].letter if self.project.cases else ""
+        self.do(run_edits.put_in(after, letter, self.wall(at), other))
+
+    @precondition(lambda self: len(self.project.cases) > 1)
+    @rule(at=st.integers(0, 9))
+    def take_a_case_out(self, at: int) -> None:
+        self.do(delete_case(self.project, self.letter(at)))
+
+    @rule(at=st.integers(0, 9), kind=st.sampled_from(list(KINDS)))
+    def turn_a_case_into_another(self, at: int, kind: str) -> None:
+        self.do(turn_case(self.project, self.letter(at), kind))
+
+    @precondition(lambda self: len(self.project.spaces) < 5)
+    @rule(at=st.integers(0, 9), kind=st.sampled_from(list(SpaceKind)), last=st.booleans())
+    def leave_a_space(self, at: int, kind: SpaceKind, last: bool) -> None:
+        line = self.line(at)
+        before = "" if last else next((place.letter for place in line.places if place.letter), "")
+        self.do(run_edits.with_space(self.project, kind, line, before))
+
+    @precondition(lambda self: self.project.spaces)
+    @rule(at=st.integers(0, 9))
+    def close_a_space(self, at: int) -> None:
+        self.do(run_edits.without_space(self.project, at % len(self.project.spaces) + 1))
+
+    @rule(at=st.integers(0, 9), which=st.integers(0, 9), by=st.sampled_from((-1, 1)))
+    def move_along(self, at: int, which: int, by: int) -> None:
+        line = self.line(at)
+        self.do(run_edits.moved(self.project, line, which % len(line.places), by))
+
+    @rule(at=st.integers(0, 9), what=st.sampled_from((
+        run_edits.mirrored, run_edits.share_out, along_run.one_kick, along_run.one_top, along_run.stiles_follow,
+    )))  # fmt: skip
+    def change_a_whole_run(self, at: int, what) -> None:  # type: ignore[no-untyped-def]
+        self.do(what(self.project, self.line(at)))
+
+    @rule(at=st.integers(0, 9))
+    def set_in_modules(self, at: int) -> None:
+        self.do(run_edits.in_modules(self.project, self.line(at), run_edits.modules(self.project.units.system)[0]))
+
+    @rule(at=st.integers(0, 9), side=st.sampled_from(("left", "right")), look=st.sampled_from((GoodFace(), EndPanel())))
+    def decide_an_end(self, at: int, side: str, look) -> None:  # type: ignore[no-untyped-def]
+        case = self.project.case(self.letter(at))
+        changes = {ENDS[side]: look}
+        self.do(self.project.with_case(replace(case, **changes)))
+
+    @precondition(lambda self: len(self.project.room.walls) < 4)
+    @rule(island=st.booleans())
+    def add_a_wall(self, island: bool) -> None:
+        self.do(room_edits.with_island(self.project) if island else room_edits.with_another_wall(self.project))
+
+    @precondition(lambda self: len(self.project.room.walls) > 1)
+    @rule(at=st.integers(0, 9))
+    def take_a_wall_away(self, at: int) -> None:
+        self.do(room_edits.without_wall(self.project, self.wall(at)))
+
+    @rule(at=st.integers(0, 9), side=st.sampled_from(("left", "right")), end=st.sampled_from(list(End)))
+    def say_what_is_at_an_end(self, at: int, side: str, end: End) -> None:
+        self.do(room_edits.change_wall(self.project, self.wall(at), **{side: end}))
+
+    @rule(at=st.integers(0, 9), kind=st.sampled_from(list(OBSTACLES)))
+    def find_something_on_a_wall(self, at: int, kind: str) -> None:
+        self.do(room_edits.with_obstacle(self.project, self.wall(at), kind))
+
+    @rule(data=st.data(), size=_SIZES)
+    def type_over_a_number(self, data: st.DataObject, size: Length) -> None:
+        keys = [key for key in sorted(self.made.numbers) if choice(self.project, key) is not None]
+        found = choice(self.project, data.draw(st.sampled_from(keys)))
+        assert found is not None
+        try:
+            self.do(found.put(size))
+        except ValueError as refusal:
+            # What no record can hold is said by the record; the window puts a full stop behind it.
+            self.refused.append(f"{refusal}.")
+
+    @rule(at=st.integers(0, 30))
+    def do_what_a_snag_offers(self, at: int) -> None:
+        fixes = [snag.fix for snag in snags(self.made) if snag.fix is not None and snag.fix.change is not None]
+        assume(fixes)
+        fix = fixes[at % len(fixes)]
+        assert fix.project is not None
+        self.do(fix.project)
+
+    @precondition(lambda self: self.done)
+    @rule()
+    def undo(self) -> None:
+        self.history.undo()
+        self.done -= 1
+        self.made = Made(self.project, self.made)
+
+    @invariant()
+    def it_adds_up(self) -> None:
+        made = self.made
+        assert not made.flaws, made.flaws
+        for line in made.lines:
+            whole = sum((place.width.length for place in line.places), ZERO)
+            assert line.total is None or line.total.length == line.total.total() == whole
+        standing = sorted(place.letter for line in made.lines for place in line.places if place.letter)
+        assert standing == sorted(case.letter for case in self.project.cases if case.in_alcove)
+        for snag in snags(made):
+            assert snag.sentence.endswith((".", "?")), snag.sentence
+            assert "!" not in snag.sentence
+
+    @invariant()
+    def what_is_refused_is_said_in_sentences(self) -> None:
+        for sentence in self.refused:
+            assert len(sentence) > 10, sentence
+            assert sentence.endswith("."), sentence
+
+    @invariant()
+    def it_comes_back_from_its_file(self) -> None:
+        assert from_text(to_text(self.project), "x") == self.project
+
+    @invariant()
+    def what_was_kept_is_what_would_be_built_anew(self) -> None:
+        fresh = Made(self.project)
+        assert [part.code for part in fresh.parts] == [part.code for part in self.made.parts]
+        sizes = [[(part.length.length, part.width.length) for part in each.parts] for each in (fresh, self.made)]
+        assert sizes[0] == sizes[1]
+
+    def teardown(self) -> None:
+        """Undo goes all the way back."""
+        while self.history.undo() is not None:
+            pass
+        assert self.history.project == self.first
+
+
+Person.TestCase.settings = settings(
+    max_examples=30, stateful_step_count=30, deadline=None, derandomize=True,
+    suppress_health_check=[HealthCheck.too_slow, HealthCheck.filter_too_much],
+)  # fmt: skip
+
+
+class Edits(Person.TestCase, unittest.TestCase):  # type: ignore[misc,name-defined]
+    """The walk, found by its own name."""
