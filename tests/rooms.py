@@ -40,6 +40,8 @@ def random_wall(rng: Random, name: str) -> Wall:
         tuple(Reading(place, mm(900, 5000), rng.choice(list(Method))) for place in places),
         Reading("ceiling", mm(1900, 2800)) if rng.random() < 0.7 else None,
         Reading("mouth", mm(800, 4000)) if rng.random() < 0.2 else None,
+        Reading("up", mm(2000, 5600)) if rng.random() < 0.2 else None,
+        Reading("down", mm(2000, 5600)) if rng.random() < 0.2 else None,
         mm(0, 30),
         rng.choice(list(End)),
         rng.choice(list(End)),

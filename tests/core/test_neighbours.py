@@ -7,6 +7,7 @@ import unittest
 from dataclasses import replace
 from itertools import pairwise
 from math import isqrt
+from random import Random
 from typing import Any
 
 from ablebox.core.assembly.part import Face
@@ -23,9 +24,12 @@ from ablebox.core.case.end.good_face import GoodFace
 from ablebox.core.case.frame.face_frame import FaceFrame, Stile
 from ablebox.core.case.joint.butt import Butt
 from ablebox.core.case.kick_notched import NotchedKick
+from ablebox.core.case.plan_diagonal import Diagonal
+from ablebox.core.case.plan_straight import Straight
 from ablebox.core.drawing.plan_view import plan_view
 from ablebox.core.drawing.room_view import reading_heights, room_view
 from ablebox.core.drawing.shapes import Shape
+from ablebox.core.errors import AbleBoxError
 from ablebox.core.fronts.cell.door import Door
 from ablebox.core.fronts.face import FaceFronts
 from ablebox.core.fronts.fit.full_overlay import FullOverlay
@@ -39,6 +43,7 @@ from ablebox.core.room.obstacle import usual
 from ablebox.core.room.reading import Deep, Reading
 from ablebox.core.room.room import Room
 from ablebox.core.room.wall import End, Wall, first_readings
+from ablebox.core.run.line import Line
 from ablebox.core.run.space import RunSpace, SpaceKind
 from ablebox.core.shop.made import Made
 from ablebox.core.shop.story import wall_stick
@@ -46,6 +51,7 @@ from ablebox.core.shop.weights import lifting
 from ablebox.core.snags.every import snags
 from ablebox.core.snags.snag import Level, Snag
 from ablebox.core.units import System
+from tests.rooms import random_room
 from tests.tables import rows
 
 
@@ -103,6 +109,42 @@ class SeenEnds(unittest.TestCase):
         self.assertEqual(len(self.seen(run(wide, case("B"), spaces=(gap,), **walls))), 2)
         self.assertEqual(self.seen(run(wide, case("B"), spaces=(filler,), **walls)), set())
         self.assertEqual(self.seen(run(wide, case("B"), spaces=(stove,), **walls)), set())
+
+    def test_what_is_seen_is_what_a_look_from_beside_meets(self) -> None:
+        """Ends of random runs on the floor, against a look at every height and depth from just beside each of them."""
+        told = set()
+        for seed in range(150):
+            project = random_room(Random(seed))
+            try:
+                made = Made(project)
+            except AbleBoxError:
+                continue
+            for line in made.lines:
+                if line.upper or any(project.case(p.letter).turned for p in line.places if p.letter):
+                    continue
+                for at, place in enumerate(line.places):
+                    if place.letter and isinstance(project.case(place.letter).plan, Straight):
+                        for side, step in (("left", -1), ("right", 1)):
+                            there = made.ends[place.letter][side]
+                            seen = self.looked_at(made, line, at, step)
+                            self.assertEqual(there.seen, seen, f"seed {seed}: {place.letter} {side}, {there.words}")
+                            told.add(seen)
+        self.assertEqual(told, {True, False})
+
+    def looked_at(self, made: Made, line: Line, at: int, step: int) -> bool:
+        """Whether any place of an end is free from beside: nothing is as high and as deep there, give or take 3/4 in."""
+        place, beside = line.places[at], at + step
+        if not 0 <= beside < len(line.places):
+            return line.open_right if step > 0 else line.open_left
+        other = line.places[beside]
+        if other.letter:
+            case = made.project.case(other.letter)
+            deep = case.plan.left if isinstance(case.plan, Diagonal) else case.depth
+            return place.high - case.height > inches("3/4") or place.depth - deep > inches("3/4")
+        space = made.project.spaces[other.space - 1]
+        if space.kind is SpaceKind.APPLIANCE:
+            return place.high - space.height > inches("3/4") or place.depth - space.depth > inches("3/4")
+        return space.kind is SpaceKind.OPEN
 
     def test_a_panel_takes_its_thickness_of_the_run_and_goes_where_it_is_hidden(self) -> None:
         """120 in for two cases that follow and a panel of 3/4: (120 - 3/4) / 2 = 59 5/8 each."""

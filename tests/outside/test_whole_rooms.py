@@ -147,7 +147,7 @@ class LaundryBetweenWalls(WholeRooms):
             return Reading(place, inches(text), Method.TAPE_BODY)
 
         wall = Wall("Laundry", (read("floor", "90 3/8"), read("counter", "90 1/8"), read("top", "90 5/8")),
-                    Reading("ceiling", inches("95 7/8")), None, inches("1/2"))  # fmt: skip
+                    Reading("ceiling", inches("95 7/8")), allowance=inches("1/2"))  # fmt: skip
         project = new_project(System.INCH)
         rack = replace(
             project.rack, goods=tuple(replace(g, measured=g.nominal - inches("1/32")) for g in project.rack.goods)
@@ -204,7 +204,7 @@ class FramedRun(WholeRooms):
 
     def test_every_size_by_hand(self) -> None:
         wall = Wall("Long", tuple(Reading(p, inches(w)) for p, w in (("floor", "128"), ("top", "128 1/4"))),
-                    Reading("ceiling", inches(96)), None, inches("1/2"), End.WALL, End.OPEN)  # fmt: skip
+                    Reading("ceiling", inches(96)), allowance=inches("1/2"), right=End.OPEN)  # fmt: skip
         frame = FaceFrame(follow=True)
 
         def base(letter: str, **more: Any) -> Case:
@@ -281,7 +281,7 @@ class MetricGallery(WholeRooms):
         widths = tuple(
             Reading(p, millimetres(w), Method.METER) for p, w in (("floor", 3612), ("counter", 3608), ("top", 3615))
         )
-        wall = Wall("Gallery", widths, Reading("ceiling", millimetres(2440)), None, millimetres(12))
+        wall = Wall("Gallery", widths, Reading("ceiling", millimetres(2440)), allowance=millimetres(12))
         project = new_project(System.MM)
         rack = replace(project.rack, goods=tuple(replace(g, measured=g.nominal) for g in project.rack.goods))
         cases = [
