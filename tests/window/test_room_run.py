@@ -54,8 +54,17 @@ class Room(RoomAndRun):
         self.assertEqual(
             [r.read for r in self.project.wall(1).widths], [inches("27 1/2"), inches("27 1/4"), inches("27 3/8")]
         )
-        # After the last width the keyboard is back on the drawing.
+        # The ceiling's height comes last; after it the keyboard is back on the drawing.
+        self.type("95 3/8")
+        self.assertEqual(self.project.wall(1).ceiling.read, inches("95 3/8"))
         self.assertIs(QApplication.focusWidget(), self.find(DrawingView, "alcove"))
+        self.press("add-wall")
+        self.type("61")
+        self.assertEqual(self.project.wall(2).widths[0].read, inches(61))
+        # A click beside the drawing lets the reading go, and the tape shows what belongs to the whole wall.
+        self.assertTrue(self.window.desk.selection.number)
+        self.click_at(self.find(DrawingView, "alcove"), QPoint(2, 2))
+        self.assertTrue(self.find(QComboBox, "end:right"))
 
     def test_where_a_reading_was_taken_is_noted_beside_it(self) -> None:
         self.window.desk.selection.select(number="room/width.2")
@@ -110,6 +119,9 @@ class Room(RoomAndRun):
                 self.press("meter")
                 self.wait_for(lambda i=i: self.project.wall(1).widths[i].method is Method.METER)
         self.assertEqual([r.read.mm for r in self.project.wall(1).widths], [700.0, 701.0, 702.0])
+        self.press("meter")
+        self.wait_for(lambda: self.project.wall(1).ceiling.method is Method.METER)
+        self.assertEqual(self.project.wall(1).ceiling.read.mm, 700.0)
         stage.meter.close()
         with patch("ablebox.window.stages.room.simulated", return_value=["/no/such/meter"]):
             self.press("meter")
@@ -144,6 +156,8 @@ class Room(RoomAndRun):
         self.press("add-wall")
         self.assertEqual((len(self.project.room.walls), self.window.desk.selection.wall), (2, 2))
         self.assertIs(self.project.wall(2).left, End.CORNER)
+        self.window.desk.selection.select(number="")
+        self.settle()
         self.choose("end:right", End.OPEN)
         self.assertIs(self.project.wall(2).right, End.OPEN)
         for name in ("add-studs", "add-floor", "add-ceilings"):

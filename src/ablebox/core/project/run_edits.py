@@ -9,6 +9,7 @@ from typing import Any
 from ..cabinet.design import Case
 from ..cabinet.mirrored import mirrored as mirrored_case
 from ..case.counter.none import NoCounter
+from ..case.end.undecided import Undecided
 from ..case.plan_diagonal import Diagonal
 from ..case.plan_straight import Straight
 from ..lengths import ZERO, Length, inches, millimetres
@@ -20,6 +21,7 @@ from ..run.space import RunSpace, SpaceKind
 from ..run.strip import RunStrip
 from ..units import System
 from . import rows
+from .changes import duplicate_case
 from .placed import FILLER, STRIP, with_numbers, without_number
 from .tree import Project
 
@@ -222,6 +224,30 @@ def _as_deep(project: Project, case: Case, others: list[Case]) -> Case:
     left = before[-1].depth if before else plan.left
     right = behind[0].depth if behind else left
     return replace(case, plan=replace(plan, left=left, right=right))
+
+
+def in_pieces(project: Project, letter: str, count: int, width: Length) -> Project:
+    """Return the project with several cases side by side in place of one.
+
+    Args:
+        project: the project.
+        letter: of the case; it stays, as the first of them.
+        count: how many.
+        width: of each, unless the case follows the run; then they all do.
+    """
+    case = project.case(letter)
+    # What was measured on the wide one says nothing of the narrow ones.
+    measured = {key: size for key, size in project.measured.items() if not key.startswith(f"{letter}/")}
+    project = replace(project, measured=measured)
+    ends = [case.left_seen, *[Undecided()] * (2 * count - 2), case.right_seen]
+    last = letter
+    for i in range(count):
+        if i:
+            project, last = duplicate_case(project, last)
+        project = project.with_case(
+            replace(project.case(last), width=width, left_seen=ends[2 * i], right_seen=ends[2 * i + 1])
+        )
+    return project
 
 
 def share_out(project: Project, line: Line) -> Project:

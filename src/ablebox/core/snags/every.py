@@ -24,11 +24,12 @@ from . import (
     sag,
     saw,
     stock,
+    wide,
 )
 from .snag import Check, Snag
 
 CHECKS: tuple[Check, ...] = (
-    *fit.CHECKS, *built.CHECKS, *stock.CHECKS, *joints.CHECKS, *neighbours.CHECKS, *holes.CHECKS, *fronts.CHECKS,
+    *fit.CHECKS, *wide.CHECKS, *built.CHECKS, *stock.CHECKS, *joints.CHECKS, *neighbours.CHECKS, *holes.CHECKS, *fronts.CHECKS,
     *opening.CHECKS, *hardware.CHECKS, *appliance.CHECKS, *grain.CHECKS, *cut_pieces.CHECKS, *held.CHECKS, *saw.CHECKS, *ends.CHECKS, *diagonal.CHECKS, *sag.CHECKS, *readings.CHECKS, *room.CHECKS,
 )  # fmt: skip
 

@@ -1,5 +1,5 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""Do holes run into each other or out of the wood, and do doors hang well."""
+"""Do holes run into each other or out of the wood."""
 
 from __future__ import annotations
 
@@ -13,7 +13,6 @@ from ..shop.made import Made
 from .snag import Check, Fix, Level, Snag
 
 _WEB = millimetres(2)
-_WIDEST_DOOR = inches(24)
 
 
 def _near(one: Holes, other: Holes) -> Length | None:
@@ -101,22 +100,4 @@ def cups_through(made: Made) -> Iterator[Snag]:
             break
 
 
-def wide_doors(made: Made) -> Iterator[Snag]:
-    """Doors over about 24 in wide hang badly on two hinges (common practice)."""
-    for assembly in made.assemblies:
-        for space in assembly.fronts:
-            width = space.width
-            if space.opens == "pair":
-                width = made.numbers[f"{assembly.letter}/{space.role('door')}/width"]
-            if not space.swings or width.length <= _WIDEST_DOOR:
-                continue
-            write, letter = made.units.write, assembly.letter
-            text = (
-                f"{letter}: each door is {write(width.length)} wide; over {write(_WIDEST_DOOR)} doors sag and "
-                "swing far, make the case narrower or two of it."
-            )
-            yield Snag("door.wide", Level.WARN, text, letter, width.key)
-            break
-
-
-CHECKS: tuple[Check, ...] = (cups_through, pins_meet_hinges, pins_meet_in_a_partition, wide_doors)
+CHECKS: tuple[Check, ...] = (cups_through, pins_meet_hinges, pins_meet_in_a_partition)

@@ -10,6 +10,7 @@ from ..lengths import ZERO
 from ..shop.made import Made
 from ..stock import BoardGoods
 from .snag import Check, Fix, Level, Snag
+from .wide import wider_than_a_sheet
 
 
 def not_measured(made: Made) -> Iterator[Snag]:
@@ -27,11 +28,12 @@ def not_measured(made: Made) -> Iterator[Snag]:
 
 
 def no_sheet_holds_it(made: Made) -> Iterator[Snag]:
-    """Every part fits on some sheet of its stock."""
+    """Every part fits on some sheet of its stock; of a case wider than any sheet that is said once, not part by part."""
+    wide = {case.letter for case in made.project.cases if wider_than_a_sheet(made, case)}
     pieces = {piece.code: piece for problem in made.problems.values() for piece in problem.pieces}
     for part in made.parts:
         problem, piece = made.problems.get(part.goods.code), pieces.get(part.code)
-        if problem is None or piece is None:
+        if problem is None or piece is None or part.case in wide:
             continue
         if any(problem.holds(supply, piece) for supply in problem.supplies if supply.count != 0):
             continue

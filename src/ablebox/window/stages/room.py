@@ -81,7 +81,7 @@ class RoomStage(Stage):
         meter = QPushButton("Meter")
         meter.setObjectName("meter")
         meter.setToolTip(
-            "Take a reading with a distance meter for the selected width; the simulated one if none is set up"
+            "Take a reading with a distance meter for the selected width or height; the simulated one if none is set up"
         )
         meter.clicked.connect(self.take_reading)
         row.addWidget(meter)
@@ -214,16 +214,19 @@ class RoomStage(Stage):
             self.drawing.edit(following)
 
     def _following(self, key: str) -> str:
-        """Return the key of the width after one; empty if it was the last, or no width."""
+        """Return the key of the width after one, of the ceiling's height after the last; empty after anything else."""
         stem = f"{prefix_of(self.number)}width."
         at = key.removeprefix(stem).removesuffix(".read")
-        if key.startswith(stem) and at.isdigit() and int(at) < len(self.wall.widths):
+        if not key.startswith(stem) or not at.isdigit():
+            return ""
+        if int(at) < len(self.wall.widths):
             return f"{stem}{int(at) + 1}"
-        return ""
+        return f"{prefix_of(self.number)}ceiling" if self.wall.ceiling is not None else ""
 
     def take_reading(self) -> None:
-        """Ask the meter for the selected width, or the first one."""
-        if self._chosen() is None or self._chosen()[0] != "widths":  # type: ignore[index]
+        """Ask the meter for the selected width or other reading, or for the first width."""
+        chosen = self._chosen()
+        if chosen is None or chosen[0] not in ("widths", *SINGLE):
             self.desk.selection.select(number=f"{prefix_of(self.number)}width.1")
         if not self.meter.connected:
             self.meter.connect_to(simulated())
@@ -232,15 +235,14 @@ class RoomStage(Stage):
     def _measured(self, length: Length) -> None:
         """Put what the meter says into the selected width, and go on with the next."""
         chosen, wall = self._chosen(), self.wall
-        if chosen is None or chosen[0] != "widths":
+        if chosen is None or chosen[0] not in ("widths", *SINGLE):
             return
-        at = chosen[1] - 1
-        old = wall.widths[at]
+        name, at = chosen
+        old = wall.widths[at - 1] if name == "widths" else getattr(wall, name)
         new = replace(old, read=length, method=old.method if old.method.adds_body else Method.METER)
-        widths = (*wall.widths[:at], new, *wall.widths[at + 1 :])
-        key = self.desk.selection.number
-        self._put(f"{old.place}: read by the meter", widths=widths)
-        following = self._following(key)
+        value = (*wall.widths[: at - 1], new, *wall.widths[at:]) if name == "widths" else new
+        following = self._following(self.desk.selection.number)
+        self._put(f"{old.place}: read by the meter", **{name: value})
         if following:
             self.desk.selection.select(number=following)
 
@@ -273,7 +275,9 @@ class RoomStage(Stage):
         """Add a wall round the corner, and show it."""
         after = room_edits.with_another_wall(self.desk.document.project)
         if not self.desk.change("Add a wall", after):
-            self.desk.selection.select(wall=len(after.room.walls), number="")
+            first = f"{prefix_of(len(after.room.walls))}width.1"
+            self.desk.selection.select(wall=len(after.room.walls), number=first)
+            self.drawing.edit(first)
 
     def add_island(self) -> None:
         """Add an island before the first wall, and show it."""

@@ -129,6 +129,9 @@ class DrawingView(QWidget):
         spot = self.spot_at(event.position().toPoint())
         if spot is not None:
             self._press(spot)
+        elif self._desk.selection.number:
+            # A click on bare paper lets the number go: the tape shows the whole again.
+            self._desk.selection.select(number="")
 
     def _press(self, spot: Spot) -> None:
         kind, _, what = spot.hot.partition(":")
