@@ -30,6 +30,24 @@ PRECISIONS: dict[System, dict[str, int]] = {
 }
 
 
+#: Metric steps: under so many millimetres, so many ticks.
+_STEPS = ((3, TICKS_PER_MM // 2), (20, TICKS_PER_MM), (100, 5 * TICKS_PER_MM))
+
+
+def neat(length: Length) -> Length:
+    """Return the metric size near a length; half millimetres are neat already.
+
+    It goes in steps people measure in: 0.5 mm under 3, 1 under 20, 5 under 100, 10 from there on (common practice).
+    """
+    if length.ticks % (TICKS_PER_MM // 2) == 0:
+        return length
+    step = next((step for under, step in _STEPS if length.ticks < under * TICKS_PER_MM), 10 * TICKS_PER_MM)
+    if step <= TICKS_PER_MM:
+        # Depths and gaps: never more than in inches, or a dado would pass half of the stock.
+        return Length(length.ticks // step * step)
+    return Length((2 * length.ticks + step) // (2 * step) * step)
+
+
 @dataclass(frozen=True, slots=True)
 class Units:
     """The unit system in force and the precision each system is written to.
@@ -65,6 +83,10 @@ class Units:
         """The smallest length that is written."""
         chosen = self.inch_step if self.system is System.INCH else self.mm_step
         return Length(PRECISIONS[self.system][chosen])
+
+    def usual(self, length: Length) -> Length:
+        """Return a usual size, told in inches, as those who measure in these units would have it."""
+        return length if self.system is System.INCH else neat(length)
 
     def rounded(self, length: Length) -> tuple[Length, str]:
         """Return the nearest whole number of steps and the strong or weak mark, if any."""

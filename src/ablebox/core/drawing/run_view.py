@@ -14,8 +14,8 @@ from .shapes import Area, Dimension, Drawing, Label, Path, Shape
 _SIDE = 110.0
 #: Share of the run below which a member is too narrow for its number.
 _NARROW = 0.06
-#: A run is drawn at least so wide; so wide are a letter of a number, and what is around it, in points.
-_SMALL, _LETTER, _AROUND = 180.0, 6.2, 18.0
+#: A run is drawn at least so wide; so wide are a figure, one of a fraction, and what is around a number, in points.
+_SMALL, _FIGURE, _FRACTION, _AROUND = 180.0, 6.6, 4.0, 16.0
 #: Rows of numbers there are at most.
 _ROWS = 3
 
@@ -85,7 +85,9 @@ def _member(made: Made, drawing: Drawing, place: Place, lit: bool) -> None:
                 if part.stands == "front":
                     a, b, c, d = (Length(t).mm for t in (*part.box.span(0), *part.box.span(2)))
                     drawing.add(Area(x + a, low + c, b - a, d - c, "", "ink", 0.8))
-        drawing.add(Label(x + w / 2, low + h / 2, place.letter, 15, "middle", "ink", True, hot))
+        drawing.add(
+            Label(x + w / 2, low + h / 2, place.letter, 15, "middle", "ink", True, hot, ground=tint(place.letter))
+        )
     else:
         space = made.project.spaces[place.space - 1]
         hot = f"key:space/{place.space}.width"
@@ -116,16 +118,21 @@ def _outline(drawing: Drawing, x: float, low: float, w: float, h: float, lit: bo
         drawing.add(Area(x, low, w, h, "", "select", 2.6))
 
 
-def _row(ends: list[float], middle: float, letters: int, whole: float) -> int:
+def _points(text: str) -> float:
+    """Return how wide a number is with what is around it, in points; fractions are set small."""
+    return _AROUND + sum(len(word) * (_FRACTION if "/" in word else _FIGURE) for word in text.split())
+
+
+def _row(ends: list[float], middle: float, text: str, whole: float) -> int:
     """Return the first row in which a number stands clear of those before it, even in a small window.
 
     Args:
         ends: where the last number of each row ends, in mm; a row is added where none is free.
         middle: where the number stands.
-        letters: how many it has.
+        text: the number.
         whole: width of the run in mm, drawn over ``_SMALL`` points at least.
     """
-    half = (letters * _LETTER + _AROUND) / 2 * whole / _SMALL
+    half = _points(text) / 2 * whole / _SMALL
     for row, end in enumerate(ends):
         if middle - half >= end:
             ends[row] = middle + half
@@ -151,7 +158,7 @@ def _widths(made: Made, drawing: Drawing, line: Line, height: float) -> None:
             # What is too narrow for its number beside its neighbours' carries it over its own head.
             narrow = width.mm < _NARROW * whole
             start, end, text = place.case_x.mm, (place.case_x + width).mm, write(width)
-            row = 0.9 if narrow else sign * _row(ends, (start + end) / 2, len(text), whole)
+            row = 0.9 if narrow else sign * _row(ends, (start + end) / 2, text, whole)
             at = place.high.mm if narrow else base
             drawing.add(Dimension(True, start, end, at, row, text, key, True, stays=not narrow))
     rows = max(1, len(ends))

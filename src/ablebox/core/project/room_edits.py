@@ -7,6 +7,7 @@ from dataclasses import replace
 from math import isqrt
 from typing import Any
 
+from ..cabinet.metric import metric
 from ..lengths import ZERO, Length, inches, millimetres
 from ..room.island import Island
 from ..room.obstacle import usual
@@ -112,8 +113,10 @@ def with_obstacle(project: Project, number: int, kind: str) -> Project:
     wall = project.wall(number)
     width = _width(wall)
     new = usual(kind, ZERO)
+    if project.units.system is System.MM:
+        new = metric(new)
     wide = min(new.width, width)
-    x = ZERO if wide == width else (width - wide).share(2)[0]
+    x = ZERO if wide == width else project.units.usual((width - wide).share(2)[0])
     return change_wall(project, number, obstacles=(*wall.obstacles, replace(new, x=x, width=wide)))
 
 

@@ -19,8 +19,9 @@ from ..case.base_hung import Hung
 from ..fronts.cell.door import Door
 from ..fronts.face import FaceFronts
 from ..lengths import ZERO, Length
-from ..project.run_edits import with_space
+from ..project.run_edits import change_space, with_space
 from ..room.wall import End
+from ..run.members import hangs
 from ..run.space import SpaceKind
 from ..shop.made import Made
 from .snag import Check, Fix, Level, Snag
@@ -173,13 +174,27 @@ def _beside_the_wall(
                 break
 
 
-def _filler(made: Made, case: Case, side: str) -> Fix | None:
-    """Return the fix that puts a filler between a case and the wall; it takes its width of a case that follows the run."""
-    line = made.line(case.wall)
-    if not any(place.letter and made.project.case(place.letter).follows for place in line.places):
+def _filler(made: Made, case: Case, side: str, wide: Length | None = None) -> Fix | None:
+    """Return the fix that puts a filler beside a case.
+
+    Args:
+        made: what the project comes to.
+        case: beside which it stands.
+        side: of the case, at the end of its run.
+        wide: how wide it has to be; a usual width if not given.
+
+    Returns:
+        The fix; a case that follows the run, or what is left over, gives the filler its room. ``None`` if nothing does.
+    """
+    line = made.line(case.wall, hangs(case))
+    if not any(place.letter and made.project.case(place.letter).follows for place in line.places) and (
+        wide is None or line.left_over is None or line.left_over < wide
+    ):
         return None
-    before = case.letter if side == "left" else ""
-    return Fix(f"Put a filler at the {side} of {case.letter}", with_space(made.project, SpaceKind.FILLER, line, before))
+    project = with_space(made.project, SpaceKind.FILLER, line, case.letter if side == "left" else "")
+    if wide is not None:
+        project = change_space(project, len(project.spaces), width=wide)
+    return Fix(f"Put a filler at the {side} of {case.letter}", project)
 
 
 def pull_outs_behind_doors(made: Made) -> Iterator[Snag]:
@@ -251,7 +266,8 @@ def round_the_corner(made: Made) -> Iterator[Snag]:
                     f"{first.letter} begins {write(gap)} from the face of {last.letter} in the corner and their fronts with pulls stand "
                     f"{write(stands)} out: put a filler of {write(stands)} or more there, or they do not open."
                 )
-                yield Snag("opening.corner", Level.WARN, text, first.letter)
+                fix = _filler(made, made.project.case(first.letter), "left", stands - max(gap, ZERO))
+                yield Snag("opening.corner", Level.WARN, text, first.letter, fix=fix)
 
 
 def _stands_out(made: Made, letter: str) -> Length:

@@ -51,12 +51,12 @@ def _obstacle(made: Made, case: Case, place: Place, obstacle: Obstacle, key: str
             yield from _out_of_reach(made, case, obstacle, (x, x + obstacle.width, z, z + obstacle.height), key)
             return
         inside = x > ZERO and x + obstacle.width < place.case_width
-        fix = None
+        fix, more = None, made.units.usual(_ROUND)
         if inside and z > ZERO:
-            opening = Cutout(words, x - _ROUND, z - _ROUND, obstacle.width + _ROUND * 2, obstacle.height + _ROUND * 2)
+            opening = Cutout(words, x - more, z - more, obstacle.width + more * 2, obstacle.height + more * 2)
             after = made.project.with_case(replace(case, cutouts=(*case.cutouts, opening)))
             fix = Fix(f"Cut an opening in {case.letter}'s back", after)
-        text = f"{case.letter} stands before the {words}, {where}: cut an opening in its back, {write(_ROUND)} larger all round."
+        text = f"{case.letter} stands before the {words}, {where}: cut an opening in its back, {write(more)} larger all round."
         if not inside:
             text = f"{case.letter}: the {words}, {where}, is behind its side: move the run, or have it moved by a licensed trade."
         yield Snag("room.cut", Level.WARN, text, case.letter, key, fix)
@@ -176,15 +176,16 @@ def round_islands(made: Made) -> Iterator[Snag]:
         across = [place.depth for place in made.line(1).places if place.x < end and start < place.end]
         beside = max(across, default=ZERO)
         way = island.away - beside
+        least, work = made.units.usual(_WAY), made.units.usual(_WORK)
         key = f"{room.prefix}island.away"
-        if way < _WORK:
-            far = beside + _WORK
+        if way < work:
+            far = beside + work
             wall = replace(room.wall, island=replace(island, away=far))
             fix = Fix(f"Set it {write(far)} from the wall", made.project.with_wall(room.number, wall))
-            level = Level.STOP if way < _WAY else Level.NOTE
+            level = Level.STOP if way < least else Level.NOTE
             text = (
-                f"Between {room.wall.name} and the run of {made.rooms[0].wall.name} there are {write(way)}: {write(_WAY)} is the least to "
-                f"pass, {write(_WORK)} to work in."
+                f"Between {room.wall.name} and the run of {made.rooms[0].wall.name} there are {write(way)}: {write(least)} is the least to "
+                f"pass, {write(work)} to work in."
             )
             yield Snag("room.aisle", level, text, "", key, fix)
         for place in places:

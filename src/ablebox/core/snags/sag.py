@@ -53,14 +53,15 @@ def shelves_sag(made: Made) -> Iterator[Snag]:
         if not shelf.seen:
             continue
         write, step = made.units.write, made.units.step.ticks
+        strip = made.units.usual(_STRIP)
         load = loads()[made.project.case(assembly.letter).load]
         sag = write(Length(round(shelf.in_years * TICKS_PER_MM)))
         longest = Length(int(shelf.longest * TICKS_PER_MM) // step * step)
-        stiffer = replace(shelf, strip=_STRIP.mm)
+        stiffer = replace(shelf, strip=strip.mm)
         held = write(Length(round(stiffer.in_years * TICKS_PER_MM)))
         text = (
             f"{assembly.letter}: a {worst.name} that spans {write(span(worst))} sags {sag} in years under {load.name}; "
-            f"keep it under {write(longest)}, or glue a strip {write(_STRIP)} high under its front edge, then it sags {held}."
+            f"keep it under {write(longest)}, or glue a strip {write(strip)} high under its front edge, then it sags {held}."
         )
         yield Snag("shelf.sag", Level.WARN, text, assembly.letter, worst.length.key)
 

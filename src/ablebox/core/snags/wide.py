@@ -67,15 +67,16 @@ def wider_than_sheets(made: Made) -> Iterator[Snag]:
 def wide_doors(made: Made) -> Iterator[Snag]:
     """Doors over about 24 in wide hang badly on two hinges (common practice)."""
     for assembly in made.assemblies:
+        widest = made.units.usual(WIDEST_DOOR)
         for space in assembly.fronts:
             width = space.width
             if space.opens == "pair":
                 width = made.numbers[f"{assembly.letter}/{space.role('door')}/width"]
-            if not space.swings or width.length <= WIDEST_DOOR:
+            if not space.swings or width.length <= widest:
                 continue
             write, letter = made.units.write, assembly.letter
             text = (
-                f"{letter}: each door is {write(width.length)} wide; over {write(WIDEST_DOOR)} doors sag and "
+                f"{letter}: each door is {write(width.length)} wide; over {write(widest)} doors sag and "
                 "swing far, make the case narrower or two of it."
             )
             yield Snag("door.wide", Level.WARN, text, letter, width.key, several(made, letter))

@@ -1,0 +1,111 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Whole rooms entered by hand, from the first reading to the shop book, as someone does who opens the program for the first time."""
+
+from __future__ import annotations
+
+from unittest.mock import patch
+
+from pypdf import PdfReader
+from PyQt6.QtCore import QPoint, Qt
+from PyQt6.QtWidgets import QComboBox, QFileDialog, QMenu
+
+from ablebox.core.case.end.good_face import GoodFace
+from ablebox.core.lengths import ZERO, inches
+from ablebox.core.project.files import load
+from ablebox.core.room.wall import End
+from ablebox.core.shop.made import Made
+from ablebox.window.widgets.drawing_view import DrawingView
+from tests.uicase import UiCase
+
+CTRL = Qt.KeyboardModifier.ControlModifier
+
+
+class NewRoom(UiCase):
+    @property
+    def project(self):  # type: ignore[no-untyped-def]
+        return self.window.desk.document.project
+
+    @property
+    def made(self) -> Made:
+        return self.window.desk.document.made
+
+    def choose(self, name: str, data: object) -> None:
+        combo = self.find(QComboBox, name)
+        combo.setCurrentIndex(combo.findData(data))
+        combo.activated.emit(combo.currentIndex())
+        self.settle()
+
+    def menu(self, name: str) -> None:
+        next(a for m in self.window.findChildren(QMenu) for a in m.actions() if a.objectName() == name).trigger()
+        self.settle()
+
+    def row(self, wall: int, upper: bool = False) -> list[tuple[str, str]]:
+        """Return the members of a run with their widths as they are written."""
+        places = self.made.line(wall, upper).places
+        return [(place.name, self.made.units.write(place.width.length)) for place in places]
+
+    def bare_paper(self, drawing: str) -> None:
+        self.click_at(self.find(DrawingView, drawing), QPoint(2, 2))
+
+    def mend(self, *codes: str) -> None:
+        """Go through the snags with N and take the offer of each of these, with Enter."""
+        for code in codes:
+            for _ in range(60):
+                snag = self.window.snags.snag
+                if snag is not None and snag.code == code:
+                    break
+                self.act("next-snag")
+            assert self.window.snags.snag is not None
+            self.assertEqual(self.window.snags.snag.code, code)
+            self.window.setFocus()
+            self.key(Qt.Key.Key_Return)
+
+    def saved_and_printed(self) -> str:
+        """Save, print the shop book, open the file again; return the book's words."""
+        path, book = self.folder / "room.ablebox", self.folder / "book.pdf"
+        with patch.object(QFileDialog, "getSaveFileName", return_value=(str(path), "")):
+            self.act("save")
+        with patch.object(QFileDialog, "getSaveFileName", return_value=(str(book), "")):
+            self.act("book")
+            self.wait_for(book.exists)
+        self.assertEqual(load(path).project, self.project)
+        words = "\n".join(page.extract_text() for page in PdfReader(book).pages)
+        # Fractions are set in three pieces.
+        return words.replace("\n ⁄\n", "/").replace("\x00\n", " ").replace("\n ×", " ×")
+
+    def test_an_l_in_inches_from_the_first_reading_on(self) -> None:
+        """123 1/8 and 72 3/8 at their smallest, 1/2 left free before a wall and nothing at an open end (common practice)."""
+        self.click("alcove", "key:room/width.1")
+        for text in ("123 1/4", "120 1/8 + 3", "123 3/8", "95 7/8"):
+            self.type(text)
+        self.press("add-wall")
+        for text in ("72 1/2", "72 3/8", "72 5/8"):
+            self.type(text)
+        self.bare_paper("alcove")
+        self.choose("end:right", End.OPEN)
+        # One case over the whole wall: too wide for any sheet, and Enter makes it four.
+        self.key(Qt.Key.Key_2, CTRL)
+        self.assertIn("make it several cases", self.snag())
+        self.mend("case.wide")
+        self.assertEqual(len(self.project.cases), 4)
+        self.window.desk.selection.select(wall=1, case="D", number="")
+        self.settle()
+        self.menu("add-in-run:corner")
+        self.window.desk.selection.select(wall=2, number="")
+        self.settle()
+        self.menu("add-in-run:drawers")
+        self.mend("opening.wall", "opening.corner", "opening.doors", "end.undecided")
+        self.assertEqual([s.sentence for s in self.window.desk.document.snags if s.code[:8] == "opening."], [])
+        # (123 1/8 - 1/2 - 1 1/2 - 45) / 4 = 19 1/32; round the corner 72 3/8 - 23 1/4 - 2 - 24 = 23 1/8 are left.
+        four = [(letter, "19 1/32") for letter in "ABCD"]
+        self.assertEqual(self.row(1), [("space 1", "1 1/2"), *four, ("E", "45")])
+        self.assertEqual(self.made.line(1).left_over, ZERO)
+        self.assertEqual(self.row(2), [("space 2", "2"), ("F", "24")])
+        self.assertEqual(self.made.line(2).left_over, inches("23 1/8"))
+        self.assertIsInstance(self.project.case("F").right_seen, GoodFace)
+        self.menu("run-top")
+        words = self.saved_and_printed()
+        for letter in "ABCDEF":
+            self.assertIn(f"Case {letter}", words)
+        self.assertIn("D Base, two doors: 19 1/32 × 34 1/2 × 23 1/4", words)
+        self.assertRegex(words, r"122 5/8\s+wide, at most")
