@@ -146,30 +146,31 @@ def lines(
     """
     found: list[Line] = []
     widths: dict[str, Reckoned] = {}
-    before: dict[bool, Line | None] = {False: None, True: None}
+    before: list[tuple[Line, Measured]] = []
     for room in walls:
         floor: Line | None = None
         for upper in (False, True):
-            line, own = _line(room, cases, spaces, upper, before[upper], floor, panels or {})
+            row = members(room.number, cases, spaces, upper)
+            corner = _in_the_corner(before, row, spaces, upper)
+            line, own = _line(room, row, spaces, upper, corner, floor, panels or {})
             widths |= own
             if upper is False:
                 floor = line
             found.append(line)
         if room.wall.island is None:
-            before = {line.upper: line for line in found[-2:]}
+            before = [(line, room) for line in found[-2:]]
     return found, widths
 
 
 def _line(
     room: Measured,
-    cases: Sequence[Case],
+    row: list[Member],
     spaces: Sequence[RunSpace],
     upper: bool,
-    corner: Line | None,
+    corner: list[Place],
     floor: Line | None,
     panels: Panels,
 ) -> tuple[Line, dict[str, Reckoned]]:
-    row = members(room.number, cases, spaces, upper)
     hung_at = lowest(member.case for member in row)
     start, usable = ZERO, room.usable
     taken_round = _round_the_corner(room, corner)
@@ -236,11 +237,31 @@ def _usable(room: Measured, upper: bool, left: Reckoned) -> Reckoned:
     )
 
 
-def _round_the_corner(room: Measured, corner: Line | None) -> Reckoned | None:
-    """Return what the run of the wall before takes at the left: the depth of its last case."""
-    if room.wall.left is not End.CORNER or corner is None or not corner.places:
+def _in_the_corner(
+    before: list[tuple[Line, Measured]], row: list[Member], spaces: Sequence[RunSpace], upper: bool
+) -> list[Place]:
+    """Return what of the wall before is in the way of a run: its last member, and deeper ones as far as the run reaches.
+
+    What is tall there keeps what hangs on the next wall away, too, and what hangs there keeps a tall case away.
+    """
+    sizes = [m.case if m.case is not None else spaces[m.space - 1] for m in row]
+    low, high = lowest(member.case for member in row) or ZERO, sizes[0].height if sizes else ZERO
+    reach = max((each.depth for each in sizes), default=ZERO)
+    found = []
+    for line, room in before:
+        for place in line.places:
+            far = room.governing is None or place.end > room.governing.length - reach
+            meets = line.upper is upper or (place.high > low if upper else place.low < high)
+            if meets and (place is line.places[-1] or far):
+                found.append(place)
+    return found
+
+
+def _round_the_corner(room: Measured, corner: list[Place]) -> Reckoned | None:
+    """Return what the run of the wall before takes at the left: the depth of its last member, of the deeper one if two meet."""
+    if room.wall.left is not End.CORNER or not corner:
         return None
-    last = corner.places[-1]
+    last = max(corner, key=lambda place: place.depth)
     words = f"depth of {last.name} round the corner"
     return leaf(last.depth, words, f"{last.letter}/depth" if last.letter else "", Origin.CHOICE, "the run comes round")
 

@@ -10,11 +10,16 @@ from math import isqrt
 from ..cabinet.design import Case
 from ..case.base_frame import BaseFrame
 from ..case.base_hung import Hung
-from ..lengths import ZERO, Length
+from ..lengths import ZERO, Length, inches
 from ..project.tree import Project
 from ..room.wall import heights_over
+from ..run.line import Place
+from ..run.space import SpaceKind
 from ..shop.made import Made
 from .snag import Check, Fix, Level, Snag
+
+#: A hung case narrower than this is of no use (common practice).
+_NARROWEST = inches(6)
 
 
 def _stepped_down(made: Made, length: Length) -> Length:
@@ -73,6 +78,48 @@ def beyond_the_end(made: Made) -> Iterator[Snag]:
             f"{write(governing.length)}: move it to the left of what is tall."
         )
         yield Snag("fit.beyond", Level.STOP, text, last.letter)
+
+
+def one_in_another(made: Made) -> Iterator[Snag]:
+    """What hangs and what stands below it do not take the same room of the wall."""
+    for below in made.lines:
+        if below.upper:
+            continue
+        above = made.line(below.wall, True)
+        solid = [p for p in (*below.places, *above.places) if not p.space or _solid(made, p)]
+        for stands in (p for p in solid if p in below.places):
+            for hung in (p for p in solid if p in above.places):
+                both = min(stands.end, hung.end) - max(stands.x, hung.x)
+                if both <= ZERO or stands.high <= hung.low or hung.high <= stands.low:
+                    continue
+                write = made.units.write
+                text = (
+                    f"{hung.name} hangs from {write(hung.x)} to {write(hung.end)}, and {stands.name} stands there from {write(stands.x)} to "
+                    f"{write(stands.end)}, {write(stands.high)} high: make it narrower, hang it higher, or move one of them."
+                )
+                key = f"{hung.letter}/width" if hung.letter else f"space/{hung.space}.width"
+                yield Snag("fit.through", Level.STOP, text, hung.letter, key, _clear_of(made, hung, stands))
+                break
+
+
+def _solid(made: Made, place: Place) -> bool:
+    return made.project.spaces[place.space - 1].kind is not SpaceKind.OPEN
+
+
+def _clear_of(made: Made, hung: Place, stands: Place) -> Fix | None:
+    """Return the fix that lets a hung case end where something tall begins, or hangs it over what leaves room for it."""
+    if not hung.letter:
+        return None
+    case, write = made.project.case(hung.letter), made.units.write
+    ceiling = made.rooms[case.wall - 1].ceiling
+    if ceiling is not None and stands.high + case.height <= ceiling.length:
+        return Fix(
+            f"Hang {case.letter} at {write(stands.high)}", made.project.with_case(replace(case, hang=stands.high))
+        )
+    narrower = _stepped_down(made, hung.width.length - (hung.end - stands.x))
+    if case.follows or hung.x >= stands.x or narrower < _NARROWEST:
+        return None
+    return Fix(f"Make {case.letter} {write(narrower)} wide", _with_width(made.project, case, narrower))
 
 
 def through_the_mouth(made: Made) -> Iterator[Snag]:
@@ -166,4 +213,4 @@ def _hung_too_high(made: Made, case: Case, ceiling: Length) -> Iterator[Snag]:
         yield Snag("fit.ceiling", Level.STOP, text, case.letter, f"{case.letter}/hang", fix)
 
 
-CHECKS: tuple[Check, ...] = (run_against_wall, beyond_the_end, through_the_mouth, under_the_ceiling)
+CHECKS: tuple[Check, ...] = (run_against_wall, one_in_another, beyond_the_end, through_the_mouth, under_the_ceiling)
