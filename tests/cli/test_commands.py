@@ -7,6 +7,7 @@ import contextlib
 import csv
 import io
 import json
+import statistics
 import subprocess
 import sys
 import tempfile
@@ -146,6 +147,36 @@ class Projects(Case):
         status, out, _ = run("check", self.changed('"depth": "1/4 in"', '"depth": "1/2 in"'))
         self.assertEqual(status, 1)
         self.assertTrue(out.startswith("stops the work: joint.too-deep: A: "))
+
+    def test_a_simulated_meter_answers_line_by_line(self) -> None:
+        """24 1/4 in less a body of 3 in is 539.75 mm, told to the tenth (1 in = 25.4 mm exactly, International Yard and Pound, 1959)."""
+        asked = io.StringIO("measure\nfly\n MEASURE \nmeasure\nquit\nmeasure\n")
+        with mock.patch("sys.stdin", asked):
+            status, out, _ = run("meter", "--true", "24 1/4 in, 2 in", "--noise", "0", "--body", "3 in")
+        self.assertEqual(status, 0)
+        self.assertEqual(
+            out.splitlines(),
+            [
+                "hello distance meter, simulated",
+                "length 539.8 mm",
+                "error “fly” is not a command; say measure or quit",
+                "error nothing to measure there",
+                "length 539.8 mm",
+            ],
+        )
+
+    def test_a_meter_is_as_unsteady_as_it_is_told(self) -> None:
+        """The mean of many readings is the size within a few standard errors, and their spread is the one asked for."""
+        with mock.patch("sys.stdin", io.StringIO("measure\n" * 400)):
+            _, out, _ = run("meter", "--true", "1000 mm", "--noise", "0.8", "--seed", "7")
+        read = [float(line.split()[1]) for line in out.splitlines()[1:]]
+        self.assertEqual(len(read), 400)
+        self.assertAlmostEqual(statistics.mean(read), 1000, delta=4 * 0.8 / 20)
+        self.assertAlmostEqual(statistics.stdev(read), 0.8, delta=0.12)
+        for words in (("--noise", "much"), ("--noise", "-1"), ("--true", "wide")):
+            status, _, said = run("meter", *words)
+            self.assertEqual(status, 2)
+            self.assertTrue(said.strip().endswith(".") and len(said.splitlines()) == 1, said)
 
     def test_demos(self) -> None:
         status, out, _ = run("demo", "--list")

@@ -120,7 +120,8 @@ def drill(length: Length, units: Units) -> str:
 def _row(row: HoleRow, units: Units) -> str:
     line = f"{units.write(row.across.start)} from the {row.across.edge.words} edge"
     deep = "right through" if row.through else f"× {drill(row.depth, units)} deep"
-    size = f"{row.name}, {drill(row.diameter, units)} {deep}, {line}"
+    name = row.name if len(row.at) > 1 else row.name.removesuffix("s")
+    size = f"{name}, {drill(row.diameter, units)} {deep}, {line}"
     if row.pitch is not None:
         first = f"first {units.write(row.at[0])} from the {row.edge.words} edge"
         return f"{len(row.at)} {size}: {first}, every {units.write(row.pitch)}"
