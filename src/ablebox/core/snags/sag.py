@@ -58,7 +58,8 @@ def shelves_sag(made: Made) -> Iterator[Snag]:
         sag = write(Length(round(shelf.in_years * TICKS_PER_MM)))
         longest = Length(int(shelf.longest * TICKS_PER_MM) // step * step)
         stiffer = replace(shelf, strip=strip.mm)
-        held = write(Length(round(stiffer.in_years * TICKS_PER_MM)))
+        stiff = Length(round(stiffer.in_years * TICKS_PER_MM))
+        held = write(stiff) if stiff.ticks >= step else f"less than {write(made.units.step)}"
         text = (
             f"{assembly.letter}: a {worst.name} that spans {write(span(worst))} sags {sag} in years under {load.name}; "
             f"keep it under {write(longest)}, or glue a strip {write(strip)} high under its front edge, then it sags {held}."

@@ -47,7 +47,8 @@ def several(made: Made, letter: str) -> Fix | None:
     if count < 2 or not isinstance(case.plan, Straight) or case.turned % 2:
         return None
     each = Length(width.ticks // count // made.units.step.ticks * made.units.step.ticks)
-    title = f"Make it {count} cases, each about {made.units.write(each)}"
+    about = "" if each * count == width else "about "
+    title = f"Make it {count} cases, each {about}{made.units.write(each)}"
     return Fix(title, lambda: in_pieces(made.project, letter, count, each))
 
 
