@@ -23,6 +23,7 @@ from ablebox.core.room.room import Room
 from ablebox.core.room.wall import End, Wall
 from ablebox.core.run.space import RunSpace, SpaceKind
 from ablebox.core.shop.made import Made
+from ablebox.core.shop.weights import kilograms, lifting
 from ablebox.core.snags.every import snags
 from ablebox.core.snags.snag import Level, Snag
 from ablebox.core.units import System
@@ -138,6 +139,27 @@ class OneInAnother(unittest.TestCase):
             place = Made(self.room(deep, shallow, replace(other, depth=inches(depth)), walls=2)).place("D")
             assert place is not None
             self.assertEqual(place.x, inches(begins), depth)
+
+
+class Lifting(unittest.TestCase):
+    def test_what_is_too_much_for_two_is_lifted_bare(self) -> None:
+        """One person lifts about 50 lb, two about 100 (common practice)."""
+        for kind, sizes, people in (
+            ("wall", ("24", "15", "12"), ""),
+            ("base", ("30", "34 1/2", "23 1/4"), "two people lift it"),
+            ("tall", ("24", "80", "20"), "shelves out, two people lift it"),
+            ("tall", ("48", "90", "30"), "shelves out, three people lift it"),
+        ):
+            width, height, depth = map(inches, sizes)
+            case = replace(starting_case("A", kind, System.INCH), width=width, height=height, depth=depth)
+            made = Made(replace(new_project(System.INCH), room=Room((Wall("W", ()),)), cases=(case,)))
+            words = lifting(made, made.assembly("A"))
+            self.assertTrue(words.endswith(people) if people else words.endswith("lb"), f"{kind}: {words}")
+            whole, bare = (kilograms(made, made.assembly("A"), bare=out) for out in (False, True))
+            out = [p for p in made.assembly("A").parts if p.stands == "front" or p.name == "shelf"]
+            litres = sum(p.length.length.mm * p.width.length.mm * p.thickness.length.mm for p in out) * 1e-6
+            # Sheets weigh between 0.45 and 0.8 kg a litre, from light softwood ply to MDF (common practice).
+            self.assertTrue(0.45 * litres < whole - bare < 0.8 * litres, f"{kind}: {whole - bare} for {litres}")
 
 
 class Several(unittest.TestCase):

@@ -9,22 +9,35 @@ from .made import Made
 
 #: What one person lifts, about (50 lb or 23 kg, common practice).
 ALONE_KG = 23.0
+#: What comes out before a case is lifted, by the first word of a part's role.
+_COMES_OUT = frozenset({"shelf", "drawer", "inner", "pull-out", "false-bottom"})
 
 
-def kilograms(made: Made, assembly: Assembly) -> float:
-    """Return the weight of a case's wood, doors and drawers in.
+def kilograms(made: Made, assembly: Assembly, bare: bool = False) -> float:
+    """Return the weight of a case's wood.
 
     Hardware is not counted, nor what is fixed once it stands: a top, a base or kick board under it, end panels.
+
+    Args:
+        made: what the project comes to.
+        assembly: the case.
+        bare: whether doors, drawers and loose shelves are out.
     """
     found, rack = 0.0, made.project.rack
     for part in (each for each in assembly.parts if each.stands != "apart"):
+        if bare and (part.stands == "front" or part.role.partition(".")[0] in _COMES_OUT):
+            continue
         volume = part.length.length.mm * part.width.length.mm * part.thickness.length.mm
         found += volume * materials()[rack.stock(part.goods).stuff].density * 1e-9
     return found
 
 
 def lifting(made: Made, assembly: Assembly) -> str:
-    """Return what a case weighs, and whether two people lift it."""
-    weight = kilograms(made, assembly)
-    people = ", two people lift it" if weight > ALONE_KG else ""
-    return f"{made.units.weigh(weight)}{people}"
+    """Return what a case weighs, how many lift it, and what they take out first if it is too much for two."""
+    weight, bare = kilograms(made, assembly), kilograms(made, assembly, bare=True)
+    words = made.units.weigh(weight)
+    if weight <= ALONE_KG:
+        return words
+    if weight > 2 * ALONE_KG and bare < weight:
+        words = f"{words}, {made.units.weigh(bare)} with doors, drawers and shelves out"
+    return f"{words}, {'two' if bare <= 2 * ALONE_KG else 'three'} people lift it"
