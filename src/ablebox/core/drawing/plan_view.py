@@ -3,6 +3,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from math import atan2, cos, pi, sin
 
 from ..lengths import Length
@@ -49,7 +50,7 @@ def plan_view(made: Made, number: int) -> Drawing:
             drawing.add(Label(*frame.at(width / 2, -90), room.wall.name, 11, "middle", "dimension", True))
         for upper in (False, True):
             for place in made.line(room.number, upper).places:
-                _place(made, drawing, frame, place, upper)
+                _place(made, drawing, frame, place, None if upper else made.line(room.number, True).places)
         for obstacle in room.wall.obstacles:
             a, b, out = obstacle.x.mm, (obstacle.x + obstacle.width).mm, max(30.0, obstacle.out.mm)
             ring = (frame.at(a, 0), frame.at(b, 0), frame.at(b, out), frame.at(a, out))
@@ -128,20 +129,25 @@ def _turn(corner: Corner | None) -> float:
     return pi - inside
 
 
-def _place(made: Made, drawing: Drawing, frame: _Frame, place: Place, upper: bool) -> None:
+def _place(made: Made, drawing: Drawing, frame: _Frame, place: Place, above: Sequence[Place] | None) -> None:
+    """Draw a member of a run: with what hangs above it, or as what hangs if that is ``None``."""
     a, b, deep = place.x.mm, place.end.mm, place.depth.mm
     if b <= a:
         return
     ring: tuple[Point, ...] = (frame.at(a, 0), frame.at(b, 0), frame.at(b, deep), frame.at(a, deep))
-    middle = frame.at((a + b) / 2, deep / 2)
+    # Under what hangs a letter goes to the front, where no broken line crosses it.
+    over = (p.depth.mm for p in above or () if p.x < place.end and place.x < p.end and p.depth < place.depth)
+    middle = frame.at((a + b) / 2, (deep + max(over, default=0.0)) / 2)
     across = made.assembly(place.letter).ring if place.letter else ()
     if across:
         # Its front left corner is where no wood is: the form is told from there.
         points = [(Length(x).mm, Length(y).mm) for x, y in across]
         ring = tuple(frame.at(a + x, deep - y) for x, y in points)
         middle = frame.at(a + (b - a) * 0.58, deep * 0.42)
-    if upper:
+    if above is None:
         drawing.add(Path((*ring, ring[0]), "ink", 0.8, True))
+        if place.letter:
+            drawing.add(Label(*middle, place.letter, 9, "middle", "ink", False, f"case:{place.letter}", ground="paper"))
         return
     if place.letter:
         hot = f"case:{place.letter}"
