@@ -25,7 +25,7 @@ from ablebox.core.room.obstacle import OBSTACLES
 from ablebox.core.room.reading import Reading
 from ablebox.core.room.room import Room
 from ablebox.core.room.wall import End, Wall
-from ablebox.core.run.line import Line
+from ablebox.core.run.place import Line
 from ablebox.core.run.space import SpaceKind
 from ablebox.core.shop.made import Made
 from ablebox.core.snags.every import snags

@@ -43,7 +43,7 @@ from ablebox.core.room.obstacle import usual
 from ablebox.core.room.reading import Deep, Reading
 from ablebox.core.room.room import Room
 from ablebox.core.room.wall import End, Wall, first_readings
-from ablebox.core.run.line import Line
+from ablebox.core.run.place import Line
 from ablebox.core.run.space import RunSpace, SpaceKind
 from ablebox.core.shop.made import Made
 from ablebox.core.shop.story import wall_stick

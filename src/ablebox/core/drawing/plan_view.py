@@ -10,7 +10,7 @@ from ..lengths import Length
 from ..room.island import Island
 from ..room.room import Corner
 from ..room.wall import End, Measured
-from ..run.line import Place
+from ..run.place import Place
 from ..shop.made import Made
 from .palette import tint
 from .shapes import Dimension, Drawing, Label, Path, Point, Shape

@@ -12,7 +12,7 @@ from ..lengths import inches
 from ..room.obstacle import OBSTACLES
 from ..room.reading import Reading
 from ..room.wall import End, Level, Measured
-from ..run.line import Place
+from ..run.place import Place
 from ..shop.made import Made
 from .palette import tint
 from .shapes import Area, Dimension, Drawing, Label, Path, Point, Shape

@@ -5,7 +5,7 @@ from __future__ import annotations
 
 from ..lengths import ZERO, Length
 from ..room.wall import End, Measured
-from ..run.line import Line, Place
+from ..run.place import Line, Place
 from ..run.space import SpaceKind
 from ..shop.made import Made
 from .palette import tint

@@ -8,7 +8,7 @@ from collections.abc import Sequence
 from ..lengths import ZERO, Length, inches
 from ..project.placed import STRIP
 from ..reckoning import Origin, leaf
-from ..run.line import Line
+from ..run.place import Line
 from ..run.space import RunSpace
 from ..run.strip import RunStrip, lengths
 from ..stock import BoardGoods, Goods, Grain, Rack

@@ -12,7 +12,7 @@ from ..case.frame.face_frame import FaceFrame
 from ..case.plan_straight import Straight
 from ..lengths import ZERO, Length
 from ..run.bases import Running
-from ..run.line import Line
+from ..run.place import Line
 from ..run.space import SpaceKind
 from .changes import fitted_stock
 from .tree import Project

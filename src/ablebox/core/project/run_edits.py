@@ -15,8 +15,8 @@ from ..case.plan_straight import Straight
 from ..lengths import ZERO, Length, inches, millimetres
 from ..run.bases import Running
 from ..run.counters import corner_cases, covered
-from ..run.line import Line, Place
 from ..run.members import hangs
+from ..run.place import Line, Place
 from ..run.space import RunSpace, SpaceKind
 from ..run.strip import RunStrip
 from ..units import System

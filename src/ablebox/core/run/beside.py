@@ -6,7 +6,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from ..cabinet.design import Case
-from .line import Line
+from .place import Line
 
 
 def rows(cases: Sequence[Case], lines: Sequence[Line]) -> list[list[Case]]:

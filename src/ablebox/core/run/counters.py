@@ -12,7 +12,7 @@ from ..case.plan_diagonal import Diagonal
 from ..lengths import Length
 from ..reckoning import Origin, Reckoned, added_up
 from .ends import Ends
-from .line import Line
+from .place import Line
 from .space import RunSpace, SpaceKind
 
 

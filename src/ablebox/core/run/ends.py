@@ -13,8 +13,9 @@ from ..case.end.undecided import Undecided
 from ..case.plan_diagonal import Diagonal
 from ..lengths import ZERO, Length, inches
 from ..room.wall import End, Measured
-from .line import GAP, Line
+from .line import GAP
 from .members import Member, hangs, members
+from .place import Line
 from .space import RunSpace, SpaceKind
 
 SIDES = ("left", "right")

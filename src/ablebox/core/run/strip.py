@@ -8,7 +8,7 @@ from dataclasses import dataclass
 
 from ..lengths import ZERO, Length
 from ..reckoning import Book, Origin, Reckoned, added_up, leaf
-from .line import Line, Place
+from .place import Line, Place
 from .space import RunSpace, SpaceKind
 
 #: What strips are called, to choose from.

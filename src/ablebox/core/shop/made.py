@@ -30,7 +30,8 @@ from ..run.beside import rows
 from ..run.counters import Under, corner_cases, topped
 from ..run.counters import under as lies_on
 from ..run.ends import SIDES, beyond, ends, look, panels
-from ..run.line import Line, Place, lines
+from ..run.line import lines
+from ..run.place import Line, Place
 from ..run.stiles import following
 from ..stock import Goods, Grain, Saw, SawStyle, Sheet
 from ..units import Units

@@ -16,7 +16,7 @@ from ..cabinet.design import Case
 from ..case.plan_diagonal import Diagonal
 from ..lengths import Length, inches
 from ..room.wall import End
-from ..run.line import Place
+from ..run.place import Place
 from ..shop.made import Made
 from .snag import Check, Fix, Level, Snag
 

@@ -13,7 +13,7 @@ from ..case.base_hung import Hung
 from ..lengths import ZERO, Length, inches
 from ..project.tree import Project
 from ..room.wall import heights_over
-from ..run.line import Place
+from ..run.place import Place
 from ..run.space import SpaceKind
 from ..shop.made import Made
 from .snag import Check, Fix, Level, Snag

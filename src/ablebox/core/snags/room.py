@@ -14,8 +14,8 @@ from ..case.base_legs import Legs
 from ..case.cutouts import Cutout
 from ..lengths import ZERO, Length, inches
 from ..room.obstacle import OBSTACLES, Deal, Obstacle
-from ..run.line import Place
 from ..run.members import hangs
+from ..run.place import Place
 from ..run.space import SpaceKind
 from ..shop.made import Made
 from .snag import Check, Fix, Level, Snag

@@ -16,7 +16,7 @@ from ...core.lengths import TICKS_PER_MM, ZERO, Length
 from ...core.project import along_run, run_edits
 from ...core.project.changes import add_case
 from ...core.project.tree import Project
-from ...core.run.line import Line, Place
+from ...core.run.place import Line, Place
 from ...core.run.space import SpaceKind
 from ...core.run.strip import NAMES
 from ...core.shop.story import case_stick, wall_stick

@@ -8,7 +8,7 @@ from collections.abc import Callable
 from PyQt6.QtCore import QPoint, Qt
 from PyQt6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
 
-from ...core.run.line import Line
+from ...core.run.place import Line
 from .. import theme
 from ..desk import Desk
 from ..widgets.drawing_view import DrawingView

@@ -28,8 +28,8 @@ from ...core.project import run_edits
 from ...core.project.changes import fitted_stock
 from ...core.room.island import FREE
 from ...core.run.ends import SIDES, look
-from ...core.run.line import Line
 from ...core.run.members import hangs
+from ...core.run.place import Line
 from ...core.run.space import SpaceKind
 from ...core.shop.weights import lifting
 from ..desk import Desk
