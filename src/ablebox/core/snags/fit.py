@@ -85,10 +85,12 @@ def one_in_another(made: Made) -> Iterator[Snag]:
     for below in made.lines:
         if below.upper:
             continue
-        above = made.line(below.wall, True)
-        solid = [p for p in (*below.places, *above.places) if not p.space or _solid(made, p)]
-        for stands in (p for p in solid if p in below.places):
-            for hung in (p for p in solid if p in above.places):
+        hanging = [place for place in made.line(below.wall, True).places if _solid(made, place)]
+        lowest = min((place.low for place in hanging), default=None)
+        for stands in below.places:
+            if lowest is None or stands.high <= lowest or not _solid(made, stands):
+                continue
+            for hung in hanging:
                 both = min(stands.end, hung.end) - max(stands.x, hung.x)
                 if both <= ZERO or stands.high <= hung.low or hung.high <= stands.low:
                     continue
@@ -103,7 +105,7 @@ def one_in_another(made: Made) -> Iterator[Snag]:
 
 
 def _solid(made: Made, place: Place) -> bool:
-    return made.project.spaces[place.space - 1].kind is not SpaceKind.OPEN
+    return not place.space or made.project.spaces[place.space - 1].kind is not SpaceKind.OPEN
 
 
 def _clear_of(made: Made, hung: Place, stands: Place) -> Fix | None:

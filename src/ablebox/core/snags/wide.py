@@ -34,8 +34,12 @@ def _width(made: Made, case: Case) -> Reckoned | None:
 
 def wider_than_a_sheet(made: Made, case: Case) -> bool:
     """Return whether no part can run through a straight case from side to side, so that making it several helps."""
-    longest, width = longest_sheet(made, case), _width(made, case)
-    return longest is not None and width is not None and isinstance(case.plan, Straight) and width.length > longest
+    width = _width(made, case)
+    if width is None or width.length <= WIDEST_CASE or not isinstance(case.plan, Straight):
+        # Of a case no wider than people make them, short sheets are told part by part.
+        return False
+    longest = longest_sheet(made, case)
+    return longest is not None and width.length > longest
 
 
 def several(made: Made, letter: str) -> Fix | None:
@@ -55,8 +59,10 @@ def several(made: Made, letter: str) -> Fix | None:
 def wider_than_sheets(made: Made) -> Iterator[Snag]:
     """A case wider than its sheets are long cannot be cut in one piece."""
     for case in made.project.cases:
+        if not wider_than_a_sheet(made, case):
+            continue
         longest, width, write = longest_sheet(made, case), _width(made, case), made.units.write
-        if longest is None or width is None or not wider_than_a_sheet(made, case):
+        if longest is None or width is None:
             continue
         text = (
             f"{case.letter} is {write(width.length)} wide, and the longest sheet gives {write(longest)}: "
