@@ -11,9 +11,10 @@ from typing import TypeVar
 
 from PyQt6.QtCore import QEvent, QPoint, Qt, QtMsgType, qInstallMessageHandler
 from PyQt6.QtTest import QTest
-from PyQt6.QtWidgets import QApplication, QWidget
+from PyQt6.QtWidgets import QApplication, QComboBox, QMenu, QWidget
 
 from ablebox.cli import demo
+from ablebox.core.project.tree import Project
 from ablebox.core.reckoning import Reckoned
 from ablebox.window import settings
 from ablebox.window.app import open_window
@@ -111,6 +112,22 @@ class UiCase(unittest.TestCase):
         if enter:
             QTest.keyClick(QApplication.focusWidget(), Qt.Key.Key_Return)
         self.settle()
+
+    def choose(self, name: str, data: object) -> None:
+        """Choose what a box offers by what it stands for."""
+        combo = self.find(QComboBox, name)
+        combo.setCurrentIndex(combo.findData(data))
+        combo.activated.emit(combo.currentIndex())
+        self.settle()
+
+    def menu(self, name: str) -> None:
+        """Take an entry of a button's menu by its name."""
+        next(a for m in self.window.findChildren(QMenu) for a in m.actions() if a.objectName() == name).trigger()
+        self.settle()
+
+    @property
+    def project(self) -> Project:
+        return self.window.desk.document.project
 
     def act(self, name: str) -> None:
         """Do what a menu entry does."""

@@ -16,7 +16,7 @@ from ablebox.core.case.end.end_panel import EndPanel
 from ablebox.core.case.end.undecided import Undecided
 from ablebox.core.errors import AbleBoxError
 from ablebox.core.lengths import ZERO, Length, inches
-from ablebox.core.project.run_edits import in_pieces
+from ablebox.core.project.run_widths import in_pieces
 from ablebox.core.project.tree import Project, new_project
 from ablebox.core.room.reading import Reading
 from ablebox.core.room.room import Room

@@ -16,7 +16,7 @@ from ablebox.core.case.end.end_panel import EndPanel
 from ablebox.core.case.end.good_face import GoodFace
 from ablebox.core.errors import AbleBoxError
 from ablebox.core.lengths import ZERO, Length, inches
-from ablebox.core.project import along_run, room_edits, run_edits
+from ablebox.core.project import along_run, room_edits, run_edits, run_widths
 from ablebox.core.project.changes import History, add_case, delete_case, turn_case
 from ablebox.core.project.choices import choice
 from ablebox.core.project.json_format import from_text, to_text
@@ -108,14 +108,14 @@ class Person(RuleBasedStateMachine):
         self.do(run_edits.moved(self.project, line, which % len(line.places), by))
 
     @rule(at=st.integers(0, 9), what=st.sampled_from((
-        run_edits.mirrored, run_edits.share_out, along_run.one_kick, along_run.one_top, along_run.stiles_follow,
+        run_edits.mirrored, run_widths.share_out, along_run.one_kick, along_run.one_top, along_run.stiles_follow,
     )))  # fmt: skip
     def change_a_whole_run(self, at: int, what) -> None:  # type: ignore[no-untyped-def]
         self.do(what(self.project, self.line(at)))
 
     @rule(at=st.integers(0, 9))
     def set_in_modules(self, at: int) -> None:
-        self.do(run_edits.in_modules(self.project, self.line(at), run_edits.modules(self.project.units.system)[0]))
+        self.do(run_widths.in_modules(self.project, self.line(at), run_widths.modules(self.project.units.system)[0]))
 
     @rule(at=st.integers(0, 9), side=st.sampled_from(("left", "right")), look=st.sampled_from((GoodFace(), EndPanel())))
     def decide_an_end(self, at: int, side: str, look) -> None:  # type: ignore[no-untyped-def]

@@ -313,12 +313,12 @@ class Islands(unittest.TestCase):
         mended(self, choice(project, "room2/island.away").put(inches(50)), "room.aisle")  # type: ignore[union-attr]
         self.assertEqual(len(coded(project, "end.island")), 2)
         mended(self, project, "end.island")
-        both = room_edits.with_back_row(project, 2, inches("23 1/4"))
+        both = room_edits.with_back_row(project, 2)
         self.assertEqual(coded(both, "end.island"), [])
         self.assertEqual(both.wall(3).island.away, inches(67) - inches("23 1/4"))  # type: ignore[union-attr]
 
     def test_two_rows_stand_back_to_back_on_the_plan(self) -> None:
-        project = room_edits.with_back_row(self.island(), 2, inches("23 1/4"))
+        project = room_edits.with_back_row(self.island(), 2)
         other = [case(letter, wall=3, width=inches(24)) for letter in "DE"]
         made = Made(replace(project, cases=(*project.cases, *other)))
         boxes = {}

@@ -27,15 +27,9 @@ from ablebox.core.project.changes import delete_case
 from ablebox.core.project.files import load
 from ablebox.core.project.json_format import from_text, to_text
 from ablebox.core.project.room_edits import change_wall, with_another_wall, with_room, without_wall
-from ablebox.core.project.run_edits import (
-    change_strip,
-    in_modules,
-    mirrored,
-    moved,
-    with_strip,
-    without_space,
-    without_strip,
-)
+from ablebox.core.project.run_edits import mirrored, moved, without_space
+from ablebox.core.project.run_widths import in_modules
+from ablebox.core.project.strip_edits import change_strip, with_strip, without_strip
 from ablebox.core.project.tree import DonePiece, Project, new_project
 from ablebox.core.room.obstacle import usual
 from ablebox.core.room.reading import Method, Reading

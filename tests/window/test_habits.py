@@ -20,10 +20,6 @@ CTRL = Qt.KeyboardModifier.ControlModifier
 
 
 class Habits(UiCase):
-    @property
-    def project(self):  # type: ignore[no-untyped-def]
-        return self.window.desk.document.project
-
     def stage(self, number: int) -> None:
         self.key(Qt.Key(Qt.Key.Key_0 + number), CTRL)
 

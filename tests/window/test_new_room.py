@@ -7,7 +7,7 @@ from unittest.mock import patch
 
 from pypdf import PdfReader
 from PyQt6.QtCore import QPoint, Qt
-from PyQt6.QtWidgets import QComboBox, QFileDialog, QMenu
+from PyQt6.QtWidgets import QFileDialog
 
 from ablebox.core.case.end.good_face import GoodFace
 from ablebox.core.lengths import ZERO, inches
@@ -23,22 +23,8 @@ CTRL = Qt.KeyboardModifier.ControlModifier
 
 class NewRoom(UiCase):
     @property
-    def project(self):  # type: ignore[no-untyped-def]
-        return self.window.desk.document.project
-
-    @property
     def made(self) -> Made:
         return self.window.desk.document.made
-
-    def choose(self, name: str, data: object) -> None:
-        combo = self.find(QComboBox, name)
-        combo.setCurrentIndex(combo.findData(data))
-        combo.activated.emit(combo.currentIndex())
-        self.settle()
-
-    def menu(self, name: str) -> None:
-        next(a for m in self.window.findChildren(QMenu) for a in m.actions() if a.objectName() == name).trigger()
-        self.settle()
 
     def row(self, wall: int, upper: bool = False) -> list[tuple[str, str]]:
         """Return the members of a run with their widths as they are written."""

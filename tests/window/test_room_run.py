@@ -28,25 +28,7 @@ from tests.uicase import UiCase
 CTRL = Qt.KeyboardModifier.ControlModifier
 
 
-class RoomAndRun(UiCase):
-    def choose(self, name: str, data: object) -> None:
-        combo = self.find(QComboBox, name)
-        combo.setCurrentIndex(combo.findData(data))
-        combo.activated.emit(combo.currentIndex())
-        self.settle()
-
-    def menu(self, name: str) -> None:
-        """Take an entry of a button's menu by its name."""
-        action = next(a for m in self.window.findChildren(QMenu) for a in m.actions() if a.objectName() == name)
-        action.trigger()
-        self.settle()
-
-    @property
-    def project(self):  # type: ignore[no-untyped-def]
-        return self.window.desk.document.project
-
-
-class Room(RoomAndRun):
+class Room(UiCase):
     def test_readings_are_typed_one_after_another_with_enter(self) -> None:
         self.click("alcove", "key:room/width.1")
         for text in ("27 1/2", "24 1/4 + 3", "27 3/8"):
@@ -181,7 +163,7 @@ class Room(RoomAndRun):
         self.assertEqual(len(self.project.room.walls), 1)
 
 
-class Run(RoomAndRun):
+class Run(UiCase):
     def setUp(self) -> None:
         super().setUp()
         for i in (1, 2, 3):

@@ -88,6 +88,11 @@ class Units:
         """Return a usual size, told in inches, as those who measure in these units would have it."""
         return length if self.system is System.INCH else neat(length)
 
+    def whole_steps(self, length: Length) -> Length:
+        """Return the largest length that is written exactly and is no more than this one."""
+        step = self.step.ticks
+        return Length(length.ticks // step * step)
+
     def rounded(self, length: Length) -> tuple[Length, str]:
         """Return the nearest whole number of steps and the strong or weak mark, if any."""
         step = self.step.ticks

@@ -67,7 +67,8 @@ def one_top(project: Project, line: Line) -> Project:
             space = project.spaces[place.space - 1]
             if space.kind is SpaceKind.OPEN or (first is not None and space.height > first.height):
                 groups.append([])
-        elif case.height * 2 > case.depth * 4 or case.turned:
+        elif case.turned or case.height > case.depth * 2:
+            # A tall case has no top one works on.
             groups.append([])
         elif first is None or (isinstance(case.plan, Straight) and _as_high(case, first)):
             groups[-1].append(case)

@@ -22,7 +22,8 @@ from .choice import Choice
 from .loose_edits import loose_choice
 from .rack_choices import edging_choice, hardware_choice, stock_choice
 from .room_edits import with_room
-from .run_edits import change_space, change_strip
+from .run_edits import change_space
+from .strip_edits import change_strip
 from .tree import Project
 
 _OUTSIDE = {"width": "width", "height": "height", "depth": "depth"}
@@ -186,62 +187,53 @@ _DEEP = millimetres(2000)
 
 def _way_choice(project: Project, key: str, rest: str) -> Choice | None:
     """Return the choice behind a size of a way in: ``way/1.width``."""
-    found = re.fullmatch(r"(\d+)\.(width|height|turn)", rest)
-    ways = project.room.ways
-    if found is None or not 1 <= int(found[1]) <= len(ways):
+    found = rows.named(rest, ("width", "height", "turn"), project.room.ways)
+    if found is None:
         return None
-    at, part = int(found[1]) - 1, found[2]
+    number, way, part = found
 
     def put(value: Length | None) -> Project:
-        return with_room(project, ways=rows.changed(ways, at + 1, **{part: value}))
+        return with_room(project, ways=rows.changed(project.room.ways, number, **{part: value}))
 
     clear = (lambda: put(None)) if part == "turn" else None
-    return Choice(key, f"{part} of {ways[at].name}", getattr(ways[at], part), _THIN, put, clear)
+    return Choice(key, f"{part} of {way.name}", getattr(way, part), _THIN, put, clear)
 
 
 def _corner_choice(project: Project, key: str, rest: str) -> Choice | None:
     """Return the choice behind a length of a corner: ``corner/1.across``."""
-    found = re.fullmatch(r"(\d+)\.(along|other|across)", rest)
-    corners = project.room.corners
-    if found is None or not 1 <= int(found[1]) <= len(corners):
+    found = rows.named(rest, ("along", "other", "across"), project.room.corners)
+    if found is None:
         return None
-    at, part = int(found[1]) - 1, found[2]
+    number, corner, part = found
 
     def put(value: Length) -> Project:
-        return with_room(project, corners=rows.changed(corners, at + 1, **{part: value}))
+        return with_room(project, corners=rows.changed(project.room.corners, number, **{part: value}))
 
-    return Choice(key, f"{part}, corner {at + 1}", getattr(corners[at], part), _THIN, put)
+    return Choice(key, f"{part}, corner {number}", getattr(corner, part), _THIN, put)
 
 
 def _space_choice(project: Project, key: str, rest: str) -> Choice | None:
     """Return the choice behind a size of a space: ``space/2.width``."""
-    found = re.fullmatch(r"(\d+)\.(width|height|depth|air|behind|above|scribe)", rest)
-    if found is None or not 1 <= int(found[1]) <= len(project.spaces):
+    outside = ("width", "height", "depth")
+    found = rows.named(rest, (*outside, "air", "behind", "above", "scribe"), project.spaces)
+    if found is None:
         return None
-    number, part = int(found[1]), found[2]
-    space = project.spaces[number - 1]
+    number, space, part = found
 
     def put(value: Length | None) -> Project:
         return change_space(project, number, **{part: value})
 
-    least = _THIN if part in ("width", "height", "depth") else ZERO
-    return Choice(
-        key,
-        f"{part} of {space.name}",
-        getattr(space, part),
-        least,
-        put,
-        (lambda: put(None)) if part == "width" else None,
-    )
+    least = _THIN if part in outside else ZERO
+    clear = (lambda: put(None)) if part == "width" else None
+    return Choice(key, f"{part} of {space.name}", getattr(space, part), least, put, clear)
 
 
 def _strip_choice(project: Project, key: str, rest: str) -> Choice | None:
     """Return the choice behind a size of a strip: ``strip/1.width``."""
-    found = re.fullmatch(r"(\d+)\.(width|beyond)", rest)
-    if found is None or not 1 <= int(found[1]) <= len(project.strips):
+    found = rows.named(rest, ("width", "beyond"), project.strips)
+    if found is None:
         return None
-    number, part = int(found[1]), found[2]
-    strip = project.strips[number - 1]
+    number, strip, part = found
     least = _THIN if part == "width" else ZERO
     words = f"{part} of the {strip.name}"
     return Choice(key, words, getattr(strip, part), least, lambda v: change_strip(project, number, **{part: v}))

@@ -3,7 +3,6 @@
 
 from __future__ import annotations
 
-import re
 from collections.abc import Iterable
 from dataclasses import replace
 from typing import Any
@@ -20,11 +19,10 @@ _THIN = millimetres("0.1")
 
 def loose_choice(project: Project, key: str, what: str) -> Choice | None:
     """Return the choice behind a size of such a part; ``None`` if there is none."""
-    found = re.fullmatch(r"(\d+)\.(length|width)", what)
-    if found is None or not 1 <= int(found[1]) <= len(project.loose):
+    found = rows.named(what, ("length", "width"), project.loose)
+    if found is None:
         return None
-    number, side = int(found[1]), found[2]
-    part = project.loose[number - 1]
+    number, part, side = found
     return Choice(
         key, f"{side} of {part.name}", getattr(part, side), _THIN, lambda v: with_loose(project, number, **{side: v})
     )

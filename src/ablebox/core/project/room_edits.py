@@ -16,7 +16,8 @@ from ..room.room import Corner, Way
 from ..room.wall import End, Level, Wall, first_readings, height_at
 from ..units import System
 from . import rows
-from .run_edits import without_space, without_strip
+from .run_edits import without_space
+from .strip_edits import without_strip
 from .tree import Project
 
 
@@ -52,18 +53,15 @@ def with_island(project: Project) -> Project:
     return with_room(project, walls=(*project.room.walls, _named_apart(project, new)))
 
 
-def with_back_row(project: Project, number: int, deep: Length) -> Project:
-    """Return the project with a second row of cases at the back of an island, looking the other way.
-
-    Args:
-        project: the project.
-        number: of the island among the walls.
-        deep: how deep its cases are.
-    """
+def with_back_row(project: Project, number: int) -> Project:
+    """Return the project with a second row of cases at the back of what stands in an island, looking the other way."""
     wall = project.wall(number)
     island = wall.island
-    if island is None:
+    depths = [case.depth for case in project.cases if case.in_alcove and case.wall == number]
+    depths += [space.depth for space in project.spaces if space.wall == number]
+    if island is None or not depths:
         return project
+    deep = max(depths)
     away = island.away - deep if not island.faces_wall else island.away + deep
     behind = Island(island.along, max(ZERO, away), not island.faces_wall)
     new = replace(wall, name=f"{wall.name}, back", island=behind)

@@ -9,20 +9,17 @@ from typing import Any
 from ..cabinet.design import Case
 from ..cabinet.mirrored import mirrored as mirrored_case
 from ..case.counter.none import NoCounter
-from ..case.end.undecided import Undecided
 from ..case.plan_diagonal import Diagonal
 from ..case.plan_straight import Straight
 from ..lengths import ZERO, Length, inches, millimetres
 from ..run.bases import Running
 from ..run.counters import corner_cases, covered
 from ..run.members import hangs
-from ..run.place import Line, Place
+from ..run.place import Line
 from ..run.space import RunSpace, SpaceKind
-from ..run.strip import RunStrip
 from ..units import System
 from . import rows
-from .changes import duplicate_case
-from .placed import FILLER, STRIP, with_numbers, without_number
+from .placed import FILLER, with_numbers, without_number
 from .tree import Project
 
 
@@ -75,48 +72,6 @@ def moved(project: Project, line: Line, at: int, by: int) -> Project:
         return project
     names[at], names[at + by] = names[at + by], names[at]
     return ordered(project, line, names)
-
-
-def with_boundary(project: Project, line: Line, at: int, x: Length) -> Project:
-    """Return the project with the boundary between a member of a run and the next one at a place along the wall.
-
-    What follows the run goes on following it, as far as one of the two does not; both together keep their width.
-
-    Args:
-        project: the project.
-        line: the run.
-        at: which member is at the left of the boundary, from 0.
-        x: the place, from the wall's left end.
-
-    Raises:
-        ValueError: if a member would lose all its width.
-    """
-    left, right = line.places[at], line.places[at + 1]
-    by = x - left.end
-    if left.width.length + by <= ZERO or right.width.length - by <= ZERO:
-        raise ValueError("what stands in a run keeps some width; drag it less far")
-    if not (_follows(project, left) and not _follows(project, right)):
-        project = _widened(project, left, by)
-        if _follows(project, right):
-            return project
-    return _widened(project, right, ZERO - by)
-
-
-def _follows(project: Project, place: Place) -> bool:
-    if place.letter:
-        return project.case(place.letter).follows
-    return project.spaces[place.space - 1].width is None
-
-
-def _widened(project: Project, place: Place, by: Length) -> Project:
-    if place.letter:
-        case = project.case(place.letter)
-        # A width that followed begins from what it has come to.
-        size = place.case_width + by
-        turned = replace(case, depth=size) if case.turned % 2 else replace(case, width=size)
-        return project.with_case(replace(turned, follows=False))
-    space = project.spaces[place.space - 1]
-    return change_space(project, place.space, width=place.width.length - space.air * 2 + by)
 
 
 def mirrored(project: Project, line: Line) -> Project:
@@ -224,90 +179,3 @@ def _as_deep(project: Project, case: Case, others: list[Case]) -> Case:
     left = before[-1].depth if before else plan.left
     right = behind[0].depth if behind else left
     return replace(case, plan=replace(plan, left=left, right=right))
-
-
-def in_pieces(project: Project, letter: str, count: int, width: Length) -> Project:
-    """Return the project with several cases side by side in place of one.
-
-    Args:
-        project: the project.
-        letter: of the case; it stays, as the first of them.
-        count: how many.
-        width: of each, unless the case follows the run; then they all do.
-    """
-    case = project.case(letter)
-    # What was measured on the wide one says nothing of the narrow ones.
-    measured = {key: size for key, size in project.measured.items() if not key.startswith(f"{letter}/")}
-    project = replace(project, measured=measured)
-    ends = [case.left_seen, *[Undecided()] * (2 * count - 2), case.right_seen]
-    last = letter
-    for i in range(count):
-        if i:
-            project, last = duplicate_case(project, last)
-        project = project.with_case(
-            replace(project.case(last), width=width, left_seen=ends[2 * i], right_seen=ends[2 * i + 1])
-        )
-    return project
-
-
-def share_out(project: Project, line: Line) -> Project:
-    """Return the project with all cases of a run following its width, each an equal share."""
-    letters = {place.letter for place in line.places if place.letter}
-
-    def follow(case: Case) -> Case:
-        own = case.letter in letters and not case.turned % 2 and hangs(case) is line.upper
-        return replace(case, follows=True) if own else case
-
-    return replace(project, cases=tuple(follow(case) for case in project.cases))
-
-
-def in_modules(project: Project, line: Line, module: Length) -> Project:
-    """Return the project with each case of a run that follows as many modules wide as it can be; fillers take the rest.
-
-    Args:
-        project: the project.
-        line: the run.
-        module: of which widths are multiples, such as 3 in or 100 mm.
-    """
-    for place in line.places:
-        if place.letter and project.case(place.letter).follows:
-            count = place.width.length.ticks // module.ticks
-            if count:
-                case = replace(project.case(place.letter), follows=False, width=Length(module.ticks * count))
-                project = project.with_case(case)
-    fillers = [
-        number
-        for number, space in enumerate(project.spaces, start=1)
-        if space.kind is SpaceKind.FILLER and (space.wall, space.upper) == (line.wall, line.upper)
-    ]
-    if any(project.spaces[number - 1].width is None for number in fillers):
-        return project
-    if fillers:
-        return change_space(project, fillers[-1], width=None)
-    return with_space(project, SpaceKind.FILLER, line, "")
-
-
-def modules(system: System) -> tuple[Length, ...]:
-    """Return the modules widths of cases come in (common practice): 3 in, or 100 mm, first."""
-    if system is System.INCH:
-        return inches(3), inches("1 1/2"), inches(6)
-    return millimetres(100), millimetres(50), millimetres(150)
-
-
-def with_strip(project: Project, line: Line, name: str) -> Project:
-    """Return the project with a strip along a run: of the rack's boards if it has any, 2 1/2 in or 60 mm wide."""
-    rack, inch = project.rack, project.units.system is System.INCH
-    codes = [row.code for row in rack.boards] + [row.code for row in rack.goods]
-    goods = codes[0] if codes else ""
-    width = inches("2 1/2") if inch else millimetres(60)
-    return replace(project, strips=(*project.strips, RunStrip(line.wall, line.upper, name, goods, width)))
-
-
-def change_strip(project: Project, number: int, **changes: Any) -> Project:
-    """Return the project with a strip changed, by its number from 1."""
-    return replace(project, strips=rows.changed(project.strips, number, **changes))
-
-
-def without_strip(project: Project, number: int) -> Project:
-    """Return the project without a strip; what was cut of it is forgotten, as numbers move up."""
-    return replace(without_number(project, STRIP, number), strips=rows.without(project.strips, number))

@@ -13,7 +13,6 @@ from ..case.end.undecided import Undecided
 from ..case.plan_diagonal import Diagonal
 from ..lengths import ZERO, Length, inches
 from ..room.wall import End, Measured
-from .line import GAP
 from .members import Member, hangs, members
 from .place import Line
 from .space import RunSpace, SpaceKind
@@ -68,16 +67,10 @@ def ends(cases: Sequence[Case], spaces: Sequence[RunSpace], walls: Sequence[Meas
 
 def beyond(line: Line, beside: Ends) -> dict[str, Beside] | None:
     """Return what is beside the last case of a run that ends before its wall does; ``None`` where it does not."""
-    last, over = line.places[-1] if line.places else None, line.left_over
-    if (
-        last is None
-        or over is None
-        or over <= GAP
-        or last.letter not in beside
-        or not beside[last.letter]["right"].wall
-    ):
+    last = line.places[-1].letter if line.places else ""
+    if not line.open_right or last not in beside or not beside[last]["right"].wall:
         return None
-    return {**beside[last.letter], "right": Beside(None, "beside what is left of the wall", True)}
+    return {**beside[last], "right": Beside(None, "beside what is left of the wall", True)}
 
 
 def _in_the_corner(case: Case, side: str) -> Beside | None:

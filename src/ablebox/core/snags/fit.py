@@ -22,11 +22,6 @@ from .snag import Check, Fix, Level, Snag
 _NARROWEST = inches(6)
 
 
-def _stepped_down(made: Made, length: Length) -> Length:
-    step = made.units.step.ticks
-    return Length(length.ticks // step * step)
-
-
 def _with_width(project: Project, case: Case, width: Length) -> Project:
     return project.with_case(replace(case, follows=False, width=width))
 
@@ -118,7 +113,7 @@ def _clear_of(made: Made, hung: Place, stands: Place) -> Fix | None:
         return Fix(
             f"Hang {case.letter} at {write(stands.high)}", made.project.with_case(replace(case, hang=stands.high))
         )
-    narrower = _stepped_down(made, hung.width.length - (hung.end - stands.x))
+    narrower = made.units.whole_steps(hung.width.length - (hung.end - stands.x))
     if case.follows or hung.x >= stands.x or narrower < _NARROWEST:
         return None
     return Fix(f"Make {case.letter} {write(narrower)} wide", _with_width(made.project, case, narrower))
@@ -130,7 +125,7 @@ def through_the_mouth(made: Made) -> Iterator[Snag]:
         mouth = made.rooms[case.wall - 1].mouth
         width = made.assembly(case.letter).outside[0].length
         if mouth is not None and case.in_alcove and width > mouth.length:
-            most = _stepped_down(made, mouth.length)
+            most = made.units.whole_steps(mouth.length)
             text = (
                 f"{case.letter}: {made.units.write(width)} wide, the mouth is {made.units.write(mouth.length)}: "
                 f"take off what narrows the mouth, or build it {made.units.write(most)} or less."
@@ -189,7 +184,7 @@ def under_the_ceiling(made: Made) -> Iterator[Snag]:
             continue
         fix = None
         if most.ticks > 0:
-            lower = _stepped_down(made, most)
+            lower = made.units.whole_steps(most)
             fix = Fix(f"Make {case.letter} {write(lower)} high", _with_height(made.project, case, lower))
         if height > top:
             text = f"{case.letter}: {write(case.height)} high under a ceiling of {write(ceiling)}."

@@ -75,7 +75,7 @@ def pins_meet_in_a_partition(made: Made) -> Iterator[Snag]:
             if left >= _WEB or not shared:
                 continue
             write = made.units.write
-            most = Length((part.thickness.length - _WEB).ticks // 2 // made.units.step.ticks * made.units.step.ticks)
+            most = made.units.whole_steps(Length((part.thickness.length - _WEB).ticks // 2))
             text = (
                 f"{assembly.letter}: pin holes meet inside the {part.name}, {write(one.depth)} deep from both faces of "
                 f"{write(part.thickness.length)}; bore them {write(most)} deep, or through for pins of both bays."

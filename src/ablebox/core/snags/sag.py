@@ -52,14 +52,14 @@ def shelves_sag(made: Made) -> Iterator[Snag]:
         shelf = beam(made, assembly.letter, worst)
         if not shelf.seen:
             continue
-        write, step = made.units.write, made.units.step.ticks
+        write, step = made.units.write, made.units.step
         strip = made.units.usual(_STRIP)
         load = loads()[made.project.case(assembly.letter).load]
         sag = write(Length(round(shelf.in_years * TICKS_PER_MM)))
-        longest = Length(int(shelf.longest * TICKS_PER_MM) // step * step)
+        longest = made.units.whole_steps(Length(int(shelf.longest * TICKS_PER_MM)))
         stiffer = replace(shelf, strip=strip.mm)
         stiff = Length(round(stiffer.in_years * TICKS_PER_MM))
-        held = write(stiff) if stiff.ticks >= step else f"less than {write(made.units.step)}"
+        held = write(stiff) if stiff >= step else f"less than {write(step)}"
         text = (
             f"{assembly.letter}: a {worst.name} that spans {write(span(worst))} sags {sag} in years under {load.name}; "
             f"keep it under {write(longest)}, or glue a strip {write(strip)} high under its front edge, then it sags {held}."

@@ -8,7 +8,7 @@ from collections.abc import Iterator
 from ..cabinet.design import Case
 from ..case.plan_straight import Straight
 from ..lengths import ZERO, Length, inches
-from ..project.run_edits import in_pieces
+from ..project.run_widths import in_pieces
 from ..reckoning import Reckoned
 from ..shop.made import Made
 from .snag import Check, Fix, Level, Snag
@@ -29,7 +29,7 @@ def longest_sheet(made: Made, case: Case) -> Length | None:
 
 
 def _width(made: Made, case: Case) -> Reckoned | None:
-    return made.widths.get(case.letter) or made.numbers.get(f"{case.letter}/width")
+    return made.numbers.get(f"{case.letter}/width")
 
 
 def wider_than_a_sheet(made: Made, case: Case) -> bool:
@@ -50,7 +50,7 @@ def several(made: Made, letter: str) -> Fix | None:
     count = -(-width.ticks // WIDEST_CASE.ticks)
     if count < 2 or not isinstance(case.plan, Straight) or case.turned % 2:
         return None
-    each = Length(width.ticks // count // made.units.step.ticks * made.units.step.ticks)
+    each = made.units.whole_steps(Length(width.ticks // count))
     about = "" if each * count == width else "about "
     title = f"Make it {count} cases, each {about}{made.units.write(each)}"
     return Fix(title, lambda: in_pieces(made.project, letter, count, each))

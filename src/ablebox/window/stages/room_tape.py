@@ -9,7 +9,6 @@ from functools import partial
 
 from PyQt6.QtWidgets import QComboBox, QGridLayout, QHBoxLayout, QLineEdit, QPushButton, QVBoxLayout
 
-from ...core.lengths import ZERO
 from ...core.project import room_edits
 from ...core.project.tree import Project
 from ...core.room.obstacle import Deal
@@ -79,12 +78,11 @@ def _island(desk: Desk, column: QVBoxLayout, number: int, change: Callable[[str,
         change("Turn the island", room_edits.change_wall(desk.document.project, number, island=after))
 
     column.addWidget(choice_box("island-faces", "which way its fronts look", rows, wall.island.faces_wall, turn))
-    deep = max((place.depth for place in desk.document.made.line(number).places), default=ZERO)
     behind = QPushButton("Another row at its back")
     behind.setObjectName("island-back")
-    behind.setEnabled(bool(deep))
+    behind.setEnabled(bool(desk.document.made.line(number).places))
     behind.clicked.connect(
-        lambda: change("Another row at its back", room_edits.with_back_row(desk.document.project, number, deep))
+        lambda: change("Another row at its back", room_edits.with_back_row(desk.document.project, number))
     )
     column.addWidget(behind)
     column.addWidget(Words("Put cases into it on the Run stage.", 13, colour="quiet", wrap=True))

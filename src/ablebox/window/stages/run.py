@@ -13,7 +13,7 @@ from ...core.drawing.plan_view import plan_view
 from ...core.drawing.run_view import run_view
 from ...core.drawing.story_view import story_view
 from ...core.lengths import TICKS_PER_MM, ZERO, Length
-from ...core.project import along_run, run_edits
+from ...core.project import along_run, run_edits, run_widths, strip_edits
 from ...core.project.changes import add_case
 from ...core.project.tree import Project
 from ...core.run.place import Line, Place
@@ -270,7 +270,7 @@ class RunStage(Stage):
         line, step = self.lines()[upper], self.desk.document.project.units.step.ticks
         place = Length(round(x * TICKS_PER_MM / step) * step)
         try:
-            after = run_edits.with_boundary(self.desk.document.project, line, at, place)
+            after = run_widths.with_boundary(self.desk.document.project, line, at, place)
         except ValueError as fault:
             self.desk.document.refused.emit(f"{str(fault)[:1].upper()}{str(fault)[1:]}.")
             return
@@ -280,19 +280,19 @@ class RunStage(Stage):
     def add_strip(self, name: str) -> None:
         """Put a strip along the run of what is selected."""
         line = self._line()
-        self._change(f"Add a {name}", run_edits.with_strip(self.desk.document.project, line, name))
+        self._change(f"Add a {name}", strip_edits.with_strip(self.desk.document.project, line, name))
         self.desk.selection.select(number="")
 
     def share_out(self) -> None:
         """Let all cases of the run share its width equally."""
         line = self._line()
-        self._change("Share the width out", run_edits.share_out(self.desk.document.project, line))
+        self._change("Share the width out", run_widths.share_out(self.desk.document.project, line))
 
     def fill_modules(self) -> None:
         """Offer the modules widths come in where the units are at home."""
         self._modules.clear()
         project = self.desk.document.project
-        for module in run_edits.modules(project.units.system):
+        for module in run_widths.modules(project.units.system):
             action = self._modules.addAction(f"{project.units.write(module)} {project.units.words}")
             assert action is not None
             action.triggered.connect(lambda _, module=module: self.in_modules(module))
@@ -301,7 +301,9 @@ class RunStage(Stage):
         """Make what follows the run as many modules wide as it can be; a filler takes what is left."""
         line = self._line()
         project = self.desk.document.project
-        self._change(f"Widths in modules of {project.units.write(module)}", run_edits.in_modules(project, line, module))
+        self._change(
+            f"Widths in modules of {project.units.write(module)}", run_widths.in_modules(project, line, module)
+        )
 
     def along(self, words: str, change: Callable[[Project, Line], Project]) -> None:
         """Do something along the whole run of what is selected."""

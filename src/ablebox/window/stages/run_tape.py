@@ -3,9 +3,6 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
-from functools import partial
-
 from PyQt6.QtWidgets import (
     QCheckBox,
     QGridLayout,
@@ -17,15 +14,13 @@ from PyQt6.QtWidgets import (
 )
 
 from ...core.cabinet.design import Case
-from ...core.cabinet.places import put
 from ...core.cabinet.switching import switched
 from ...core.case.end.choice import ENDS
 from ...core.case.end.end_panel import EndPanel
 from ...core.case.end.good_face import GoodFace
 from ...core.case.end.undecided import Undecided
 from ...core.lengths import ZERO
-from ...core.project import run_edits
-from ...core.project.changes import fitted_stock
+from ...core.project import run_edits, strip_edits
 from ...core.room.island import FREE
 from ...core.run.ends import SIDES, look
 from ...core.run.members import hangs
@@ -110,9 +105,7 @@ def _end(desk: Desk, column: QVBoxLayout, case: Case, side: str) -> None:
     rows = [(record, record().words) for record in (Undecided, GoodFace, EndPanel)]
 
     def choose(record: type) -> None:
-        project, own = desk.document.project, desk.document.project.case(case.letter)
-        changed = put(own, place, switched(getattr(own, place), record, system))
-        desk.change(f"{case.letter}: {side} end, {record().words}", project.with_case(fitted_stock(project, changed)))
+        desk.put(case.letter, place, switched(end, record, system), f"{side} end, {record().words}")
 
     column.addWidget(choice_box(f"end-look:{side}", f"how the {side} end looks", rows, type(end), choose))
     if isinstance(end, EndPanel):
@@ -198,13 +191,13 @@ def add_strips(desk: Desk, column: QVBoxLayout, line: Line) -> None:
             continue
 
         def put(words: str, number: int = number, **changes: object) -> None:
-            desk.change(f"A strip: {words}", run_edits.change_strip(desk.document.project, number, **changes))
+            desk.change(f"A strip: {words}", strip_edits.change_strip(desk.document.project, number, **changes))
 
         row = QHBoxLayout()
         row.addWidget(Words(strip.name.capitalize(), 15, True), 1)
 
         def drop(number: int = number) -> None:
-            desk.change("Take a strip away", run_edits.without_strip(desk.document.project, number))
+            desk.change("Take a strip away", strip_edits.without_strip(desk.document.project, number))
 
         gone = LinkWords("remove", drop, 13)
         gone.setObjectName(f"drop-strip:{number}")
@@ -212,13 +205,13 @@ def add_strips(desk: Desk, column: QVBoxLayout, line: Line) -> None:
         column.addLayout(row)
         rack = desk.document.project.rack
         stocks = [(each.code, each.name) for each in (*rack.boards, *rack.goods)]
-        put_goods = partial(_put_goods, put)
-        column.addWidget(choice_box(f"strip-goods:{number}", "what it is cut from", stocks, strip.goods, put_goods))
+        column.addWidget(
+            choice_box(
+                f"strip-goods:{number}", "what it is cut from", stocks, strip.goods,
+                lambda code, put=put: put("made of", goods=code),
+            )
+        )  # fmt: skip
         _fields(desk, column, ((f"strip/{number}.width", "wide"), (f"strip/{number}.beyond", "beyond each end")))
-
-
-def _put_goods(put: Callable[..., None], code: str) -> None:
-    put("made of", goods=code)
 
 
 def _fields(desk: Desk, column: QVBoxLayout, rows: tuple[tuple[str, str], ...]) -> None:
