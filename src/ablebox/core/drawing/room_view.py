@@ -148,6 +148,7 @@ def _levels(made: Made, drawing: Drawing, room: Measured, width: float, height: 
                     True,
                     f"key:{key}",
                     shift=(4 if at_left else 0, 11),
+                    ground="paper",
                 )
             )
 
@@ -178,7 +179,17 @@ def _standing(made: Made, drawing: Drawing, number: int) -> None:
                 hot = f"key:space/{place.space}.width"
                 drawing.add(
                     Area(x, low, w, high - low, "", "quiet", 1.0, "dots", hot, dashed=True),
-                    Label(x + w / 2, low + (high - low) / 2, space.name, 9, "middle", "quiet", hot=hot, within=w),
+                    Label(
+                        x + w / 2,
+                        low + (high - low) / 2,
+                        space.name,
+                        9,
+                        "middle",
+                        "quiet",
+                        hot=hot,
+                        within=w,
+                        ground="paper",
+                    ),
                 )
 
 

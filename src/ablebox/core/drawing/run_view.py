@@ -108,6 +108,7 @@ def _member(made: Made, drawing: Drawing, place: Place, lit: bool) -> None:
                 hot=hot,
                 upright=upright,
                 within=0 if upright else w,
+                ground="paper" if space.kind is not SpaceKind.FILLER and not upright else "",
             )
         )
     _outline(drawing, x, low, w, h, lit)

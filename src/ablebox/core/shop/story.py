@@ -90,7 +90,12 @@ def _marks(found: dict[Length, list[str]], minor: dict[Length, list[str]]) -> tu
     return tuple(sorted(rows, key=lambda mark: (mark.at, mark.minor)))
 
 
+#: So many letters of a mark's words fit beside a stick.
+_LONGEST = 40
+
+
 def _said(words: list[str]) -> str:
-    """Return what a mark stands for; of more than two things the first two."""
+    """Return what a mark stands for; of more than two things the first two, of long ones the first."""
     once = list(dict.fromkeys(words))
-    return ", ".join(once[:2]) + (f" and {len(once) - 2} more" if len(once) > 2 else "")
+    told = 2 if len(", ".join(once[:2])) <= _LONGEST else 1
+    return ", ".join(once[:told]) + (f" and {len(once) - told} more" if len(once) > told else "")
