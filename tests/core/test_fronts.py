@@ -10,6 +10,7 @@ from typing import Any
 
 from ablebox.core.assembly.check import check
 from ablebox.core.assembly.part import Assembly
+from ablebox.core.assembly.uses import Use
 from ablebox.core.cabinet.build import build
 from ablebox.core.cabinet.design import Case
 from ablebox.core.cabinet.face_edits import cells, closed_by, divided, taking, without
@@ -383,7 +384,7 @@ class Snags(unittest.TestCase):
         ):  # fmt: skip
             case = Case("A", kick=kick, height=inches(height), edging="", fronts=FaceFronts(making=BARE, pulls=pulls))
             door = build(case, RACK, UNITS).part("door.left")
-            (holes,) = [h for h in door.holes if h.name == "pull screws"]
+            (holes,) = [h for h in door.holes if h.use is Use.PULL]
             low = holes.centres[0][2]
             if height == "84":
                 self.assertEqual(Length(low), inches(42) - inches("1 1/2"))

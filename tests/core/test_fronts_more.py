@@ -11,6 +11,7 @@ from typing import Any
 from ablebox.core.assembly.check import check
 from ablebox.core.assembly.part import Assembly, Face
 from ablebox.core.assembly.turned import SIDES, seen_from
+from ablebox.core.assembly.uses import Use
 from ablebox.core.cabinet.build import build
 from ablebox.core.cabinet.design import Case
 from ablebox.core.case.back_none import NoBack
@@ -169,7 +170,7 @@ class Sides(unittest.TestCase):
         self.assertEqual((front.low[0] + rear.high[0], front.low[1] + rear.high[1]), (width, depth))
         self.assertIs(assembly.part("rear.door.left").shows, Face.BACK)
         # Its plates sit 37 mm before the rear edge of the side that is at its left when one stands behind the case.
-        plates = [h for h in assembly.part("side.right").holes if h.name == "hinge plates"]
+        plates = [h for h in assembly.part("side.right").holes if h.use is Use.PLATE]
         self.assertEqual({y for h in plates for _, y, _ in h.centres},
                          {millimetres(37).ticks, depth - millimetres(37).ticks})  # fmt: skip
 

@@ -7,6 +7,7 @@ import unittest
 from dataclasses import replace
 
 from ablebox.core.assembly.part import CutKind, Face, Hand
+from ablebox.core.assembly.uses import Use
 from ablebox.core.case.inside.layout import Bay
 from ablebox.core.case.inside.shelves_on_pins import PinShelves
 from ablebox.core.fronts.face import FaceFronts
@@ -102,7 +103,7 @@ class MachiningOfASide(unittest.TestCase):
                          (Face.BOTTOM, inches(4), Face.FRONT, inches(3)))  # fmt: skip
 
     def test_pin_rows_and_their_words(self) -> None:
-        front, back = (row for row in self.rows if row.name == "shelf pins")
+        front, back = (row for row in self.rows if row.use is Use.PIN)
         self.assertEqual((front.across.edge, front.across.start, front.pitch), (Face.FRONT, inches(2), inches(1)))
         self.assertEqual((back.across.edge, back.across.start), (Face.BACK, inches(2) + inches("15/16")))
         self.assertEqual(front.at[0], inches(4) + inches("23/32") + inches(4))
@@ -111,7 +112,7 @@ class MachiningOfASide(unittest.TestCase):
 
     def test_cups_from_the_hinge_edge_of_each_hand(self) -> None:
         for hand, edge in (("left", Face.LEFT), ("right", Face.RIGHT)):
-            (cups,) = [row for row in self.parts[f"door, {hand}"].machining if row.name == "hinge cups"]
+            (cups,) = [row for row in self.parts[f"door, {hand}"].machining if row.use is Use.CUP]
             assert isinstance(cups, HoleRow)
             # Cup edge 5 mm in, radius 17.5 mm; outer hinges 100 mm from the ends (common practice).
             self.assertEqual((cups.across.edge, cups.across.start), (edge, millimetres("22.5")))
@@ -120,8 +121,8 @@ class MachiningOfASide(unittest.TestCase):
             self.assertIn("35 mm", describe(cups, project().units))
 
     def test_plates_stand_where_the_cups_are(self) -> None:
-        (plates,) = (row for row in self.rows if row.name == "hinge plates")
-        (cups,) = [row for row in self.parts["door, left"].machining if row.name == "hinge cups"]
+        (plates,) = (row for row in self.rows if row.use is Use.PLATE)
+        (cups,) = [row for row in self.parts["door, left"].machining if row.use is Use.CUP]
         assert isinstance(cups, HoleRow)
         door_foot = inches(4) + inches("1/16")
         pairs = list(zip(plates.at[::2], plates.at[1::2], strict=True))

@@ -111,6 +111,53 @@ class Layers(unittest.TestCase):
                         self.assertFalse({"time", "datetime"} & set(imported(path, node)), path.name)
 
 
+#: What people read: nothing is decided by it, nor by the text of a role, which is made from facts.
+SHOWN = {"words", "label", "name", "role", "title", "note"}
+PARSERS = {
+    "startswith",
+    "endswith",
+    "partition",
+    "rpartition",
+    "removeprefix",
+    "removesuffix",
+    "split",
+    "find",
+    "replace",
+}
+
+
+class KindsNotWords(unittest.TestCase):
+    def test_nothing_is_decided_by_display_text(self) -> None:
+        """A label, a name or the text of a role is never compared with words or taken apart, but in ``parts/words``."""
+        for path, tree in modules():
+            inner = path.relative_to(SOURCE).parts
+            if inner[0] == "core" and inner[1] in ("parts", "paper") and path.stem in ("words", "pages", "book_cases"):
+                continue
+            for node in ast.walk(tree):
+                if isinstance(node, ast.Call) and isinstance(node.func, ast.Attribute) and node.func.attr in PARSERS:
+                    self.assertFalse(
+                        self._shown(node.func.value), f"{path.name}:{node.lineno} takes display text apart"
+                    )
+                if isinstance(node, ast.Compare):
+                    sides = [node.left, *node.comparators]
+                    if any(self._text(side) for side in sides):
+                        shown = any(self._shown(side) for side in sides)
+                        self.assertFalse(shown, f"{path.name}:{node.lineno} compares display text with words")
+
+    @staticmethod
+    def _shown(node: ast.expr) -> bool:
+        if not (isinstance(node, ast.Attribute) and node.attr in SHOWN):
+            return False
+        # The name of a file or of a stage is no display text.
+        return not (isinstance(node.value, ast.Name) and node.value.id in ("file", "stage"))
+
+    @staticmethod
+    def _text(node: ast.expr) -> bool:
+        if isinstance(node, (ast.Tuple, ast.Set, ast.List)):
+            return any(KindsNotWords._text(each) for each in node.elts)
+        return isinstance(node, ast.JoinedStr) or (isinstance(node, ast.Constant) and isinstance(node.value, str))
+
+
 class Words(unittest.TestCase):
     def texts(self) -> Iterator[tuple[Path, str]]:
         for path, tree in modules():

@@ -56,7 +56,7 @@ def _solid_parts(assembly: Assembly) -> list[Flaw]:
                 continue
             wood = [box, *(other.told.box for other in assembly.parts if part.glued and other.glued == part.glued)]
             if any(volume_left(_bored(box, holes, centre), wood) for centre in holes.centres):
-                flaws.append(Flaw("stray", (part.role,), f"{holes.name} are not inside {part.name}"))
+                flaws.append(Flaw("stray", (part.role,), f"{holes.use.words} are not inside {part.name}"))
     return flaws
 
 

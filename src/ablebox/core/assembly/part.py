@@ -10,7 +10,9 @@ from ..lengths import ZERO, Length
 from ..reckoning import Reckoned
 from ..stock import Edging, Grain
 from .footprint import Ring, Slant, bounds, rectangle
+from .role import PartKind, Role
 from .solid import Box
+from .uses import Use
 
 
 class Face(Enum):
@@ -92,7 +94,7 @@ class Holes:
     """Holes of one kind bored into one face.
 
     Args:
-        name: what they are for, such as ``shelf pins``.
+        use: what they are for.
         face: the face they are bored into.
         diameter: of each hole.
         depth: of each hole.
@@ -100,7 +102,7 @@ class Holes:
         pairs: whether each two of them hold one thing, as the screws of a bar pull do.
     """
 
-    name: str
+    use: Use
     face: Face
     diameter: Length
     depth: Length
@@ -153,7 +155,7 @@ class Placed:
             stands across a corner; its own box is then the space around it. ``None`` for any other.
     """
 
-    role: str
+    role: Role
     name: str
     goods: str
     length: Reckoned
@@ -214,17 +216,17 @@ class BaySpace:
         path: where it stands in the design, such as ``inside.bays.0``.
         box: the clear space, front edge to back.
         floor: role of the part below it.
-        ceiling: role of the part above it; empty if none.
+        ceiling: role of the part above it; ``None`` if none.
         left: role of the part at its left.
         right: role of the part at its right.
     """
 
     path: str
     box: Box
-    floor: str
-    ceiling: str
-    left: str
-    right: str
+    floor: Role
+    ceiling: Role | None
+    left: Role
+    right: Role
 
 
 @dataclass(frozen=True, slots=True)
@@ -252,13 +254,18 @@ class FrontSpace:
     width: Reckoned
     height: Reckoned
     opens: str
-    roles: frozenset[str]
+    roles: frozenset[Role]
     side: str = "front"
 
-    def role(self, name: str) -> str:
-        """Return the role of one of its parts, such as ``drawer.2`` for the drawer of the second front."""
+    def key(self, name: str) -> str:
+        """Return the key of something of it."""
         name = name if self.side == "front" else f"{self.side}.{name}"
         return f"{name}.{self.tag}" if self.tag else name
+
+    def role(self, kind: PartKind) -> Role:
+        """Return the role of one of its parts, such as ``drawer.2`` for the drawer of the second front."""
+        number = tuple(int(step) for step in self.tag.split(".")) if self.tag else ()
+        return Role(kind, number=number, face="" if self.side == "front" else self.side)
 
     @property
     def hinged(self) -> tuple[str, ...]:

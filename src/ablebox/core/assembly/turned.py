@@ -11,6 +11,7 @@ from dataclasses import dataclass, replace
 from ..lengths import Length
 from .footprint import Slant, rectangle
 from .part import Assembly, BaySpace, Cut, Face, Holes, Placed
+from .role import PartKind, Role, Side
 from .solid import Box
 
 #: Sides of a case and the quarters that bring each to the front.
@@ -132,7 +133,7 @@ def _straight_on(assembly: Assembly, slant: Slant) -> Assembly:
     face = next(number for number in assembly.sums if number.key.endswith("/plan.across"))
     parts = []
     for part in assembly.parts:
-        if part.straight is not None and part.role != "kick":
+        if part.straight is not None and part.role.kind is not PartKind.KICK:
             parts.append(part.straight)
             continue
         seen = [slant.seen(corner) for corner in part.ring]
@@ -142,7 +143,7 @@ def _straight_on(assembly: Assembly, slant: Slant) -> Assembly:
             thick = part.thickness.length.ticks
             if part.axes[2] != 2:
                 # Uprights run away aslant: of a side its front edge counts, of a back its face.
-                near, far = (far - thick, far) if part.role.startswith("back") else (near, near + thick)
+                near, far = (far - thick, far) if part.role.kind is PartKind.BACK else (near, near + thick)
             ring = rectangle(left, right, near, far)
             parts.append(replace(part, cuts=(), holes=(), footprint=ring, straight=part))
     bays = tuple(_face_of(bay, parts, slant) for bay in assembly.bays)
@@ -151,7 +152,7 @@ def _straight_on(assembly: Assembly, slant: Slant) -> Assembly:
 
 def _face_of(bay: BaySpace, parts: list[Placed], slant: Slant) -> BaySpace:
     """Return the space behind a face across a corner, as wide as the face is open."""
-    left = next(part.box.high[0] for part in parts if part.role == "side.left")
-    right = next(part.box.low[0] for part in parts if part.role == "side.right")
+    left = next(part.box.high[0] for part in parts if part.role == Role(PartKind.SIDE, Side.LEFT))
+    right = next(part.box.low[0] for part in parts if part.role == Role(PartKind.SIDE, Side.RIGHT))
     low, high = (left, 0, bay.box.low[2]), (right, slant.length // 2, bay.box.high[2])
     return replace(bay, box=Box(low, high))

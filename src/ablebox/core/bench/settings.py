@@ -11,6 +11,9 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 
 from ..assembly.part import Assembly, Holes, Placed
+from ..assembly.uses import Use
+from ..case.bottom import BOTTOM
+from ..case.shell import LEFT, RIGHT
 from ..lengths import Length
 from ..shop.made import Made
 
@@ -47,12 +50,12 @@ def settings(made: Made) -> list[Setting]:
 def _of(assembly: Assembly) -> Iterator[tuple[str, tuple[tuple[str, Length], ...]]]:
     for part in (each.told for each in assembly.parts):
         for holes in part.holes:
-            if holes.name == "hinge cups":
+            if holes.use is Use.CUP:
                 yield "hinge cups", _cups(part, holes)
-            elif holes.name == "hinge plates":
+            elif holes.use is Use.PLATE:
                 line = Length(holes.centres[0][1] - part.box.low[1])
                 yield "hinge plates", (("line behind the front edge", line), ("hole", holes.diameter))
-            elif holes.name == "shelf pins" and part.role.startswith("side.left"):
+            elif holes.use is Use.PIN and part.role == LEFT:
                 yield "shelf pins", _pins(part, holes)
     spacers = tuple(_spacers(assembly))
     if spacers:
@@ -88,12 +91,12 @@ def _spacers(assembly: Assembly) -> Iterator[tuple[str, Length]]:
     lines = {
         z
         for part in assembly.parts
-        if part.role in ("side.left", "side.right")
+        if part.role in (LEFT, RIGHT)
         for holes in part.holes
-        if holes.name == "slide screws"
+        if holes.use is Use.SLIDE
         for _, _, z in holes.centres
     }
-    at = assembly.part("bottom").box.high[2]
+    at = assembly.part(BOTTOM).box.high[2]
     for i, line in enumerate(sorted(lines), start=1):
         yield (f"block {i}", Length(line - at))
         at = line

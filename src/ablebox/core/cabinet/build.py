@@ -14,6 +14,7 @@ from ..case.back_none import NoBack
 from ..case.base_feet import Feet
 from ..case.base_frame import BaseFrame
 from ..case.base_hung import Hung
+from ..case.bottom import BOTTOM
 from ..case.counter.around import Around
 from ..case.counter.lies_on import LiesOn
 from ..case.end.choice import SeenEnd
@@ -145,7 +146,7 @@ def _in_the_wood(shell: Shell, part: Placed) -> Placed:
                 if axis != holes.face.axis and not low + reach <= centre[axis] <= high - reach:
                     raise shell.refuse(
                         part.name,
-                        f"the {holes.name} would miss its wood",
+                        f"the {holes.use.words} would miss its wood",
                         "Make it larger, or move what is fixed to it.",
                     )
     return part
@@ -190,7 +191,7 @@ def _space(case: Case, shell: Shell, lines: Lines, work: Work) -> Space:
         right=RIGHT,
         x=shell.thickness.length,
         width=shell.inside,
-        floor="bottom",
+        floor=BOTTOM,
         bottom=lines.floor_top,
         ceiling=lines.top,
         top=lines.ceiling,

@@ -10,6 +10,7 @@ from ..case import cutouts
 from ..case.back import back_thickness
 from ..case.back_thick import ThickBack
 from ..case.base_hung import Hung
+from ..case.bottom import BOTTOM
 from ..case.counter.sheet_top import SheetTop
 from ..case.diagonal.carcass import panel, uprights
 from ..case.diagonal.corner import set_out
@@ -19,7 +20,7 @@ from ..case.diagonal.top import corner_top
 from ..case.frame.face_frame import FaceFrame
 from ..case.plan_diagonal import Diagonal
 from ..case.shell import Shell, Work
-from ..case.top_full import FullTop
+from ..case.top_full import TOP, FullTop
 from ..fronts.diagonal_face import face_across
 from ..lengths import ZERO
 from .design import Case
@@ -40,8 +41,8 @@ def build_diagonal(case: Case, plan: Diagonal, shell: Shell) -> Assembly:
     lines = replace(lines, clear_depth=corner.inside_depth)
     work = uprights(corner, case.back.goods)
     work.add(under(corner, case.kick, work))
-    panel(corner, work, "bottom", case.bottom.joint, lines.floor.length, Face.TOP)
-    panel(corner, work, "top", case.top.joint, lines.ceiling.length, Face.BOTTOM)
+    panel(corner, work, BOTTOM, case.bottom.joint, lines.floor.length, Face.TOP)
+    panel(corner, work, TOP, case.top.joint, lines.ceiling.length, Face.BOTTOM)
     work.add(fitted(corner, case.inside))
     work.add(cutouts.cut(shell, case.cutouts, work.parts))
     across = face_across(corner, case.frame, case.fronts, isinstance(case.kick, Hung))

@@ -3,9 +3,12 @@
 
 from __future__ import annotations
 
+from ..assembly.role import PartKind, Role
 from ..lengths import inches
 from ..reckoning import Reckoned
 from .shell import Shell
+
+BACK = Role(PartKind.BACK)
 
 
 def back_thickness(shell: Shell, goods: str) -> Reckoned:

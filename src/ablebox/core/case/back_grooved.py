@@ -13,9 +13,9 @@ from dataclasses import dataclass
 from ..assembly.part import CutKind, Face, Placed
 from ..lengths import ZERO, Length, inches, millimetres
 from ..reckoning import Reckoned
-from .back import back_thickness, clear_before
+from .back import BACK, back_thickness, clear_before
 from .fields import option, size, stock
-from .rails import rails
+from .rails import LOWER, UPPER, rails
 from .shell import Lines, Shell, Work
 
 
@@ -70,9 +70,9 @@ class GroovedBack:
         top, foot = lines.side_top.length, lines.back_foot.length
         shell.need(top - foot - self.rail * count, ZERO, "room for the hanging rails", "Make the rails narrower.")
         work = self._back(shell, lines)
-        heights = [("rail", top - self.rail)]
+        heights = [(UPPER, top - self.rail)]
         if self.lower_rail:
-            heights.append(("rail.lower", foot))
+            heights.append((LOWER, foot))
         y = shell.front + shell.carcass_depth.length - shell.thickness.length
         work.add(rails(shell, self.rail, y, tuple(heights), False))
         return work
@@ -91,6 +91,6 @@ class GroovedBack:
         work.cut_both_sides(shell, CutKind.GROOVE, "for the back", reach, rise, self.groove, left_play)
         corner = (shell.thickness.length - self.groove + left_play, face, lines.back_foot.length)
         work.parts.append(
-            Placed("back", "back", self.goods, height, width, thickness, (2, 0, 1), corner, shows=Face.FRONT)
+            Placed(BACK, "back", self.goods, height, width, thickness, (2, 0, 1), corner, shows=Face.FRONT)
         )
         return work

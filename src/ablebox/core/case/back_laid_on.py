@@ -11,7 +11,7 @@ from dataclasses import dataclass
 from ..assembly.part import Face, Placed
 from ..lengths import ZERO, Length, inches
 from ..reckoning import Reckoned
-from .back import back_thickness, clear_before
+from .back import BACK, back_thickness, clear_before
 from .fields import option, size, stock
 from .rails import inside_rails
 from .shell import Lines, Shell, Work
@@ -65,7 +65,7 @@ class LaidOnBack:
         height = book.named(total, "back, length", "back/length")
         corner = (ZERO, shell.front + lines.clear_depth.length, lines.floor.length)
         part = Placed(
-            "back",
+            BACK,
             "back",
             self.goods,
             height,

@@ -11,7 +11,7 @@ from dataclasses import dataclass
 from ..assembly.part import CutKind, Face, Placed
 from ..lengths import Length, inches, millimetres
 from ..reckoning import Reckoned
-from .back import back_thickness, clear_before
+from .back import BACK, back_thickness, clear_before
 from .fields import option, size, stock
 from .rails import inside_rails
 from .shell import Lines, Shell, Work
@@ -75,7 +75,7 @@ class RabbetedBack:
         work.cut_both_sides(shell, CutKind.RABBET, "for the back", reach, (low, lines.side_top.length), self.rabbet)
         corner = (shell.thickness.length - self.rabbet, face, lines.back_foot.length)
         work.parts.append(
-            Placed("back", "back", self.goods, height, width, thickness, (2, 0, 1), corner, shows=Face.FRONT)
+            Placed(BACK, "back", self.goods, height, width, thickness, (2, 0, 1), corner, shows=Face.FRONT)
         )
         work.add(inside_rails(shell, lines, self.rail, self.upper_rail, self.lower_rail))
         return work

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from ..assembly.part import Face, Placed
 from ..lengths import inches, millimetres
 from ..reckoning import Reckoned
-from .back import back_thickness, clear_before
+from .back import BACK, back_thickness, clear_before
 from .fields import check_names, one_of, stock
 from .joint.butt import FASTENERS, fastener_words
 from .shell import Lines, Shell, Work
@@ -66,7 +66,7 @@ class ThickBack:
         width = book.named(shell.inside, "back, width", "back/width")
         height = book.named(lines.side_top - lines.back_foot, "back, length", "back/length")
         corner = (shell.thickness.length, shell.front + lines.clear_depth.length, lines.back_foot.length)
-        part = Placed("back", "back", self.goods, height, width, thickness, (2, 0, 1), corner, shows=Face.FRONT)
+        part = Placed(BACK, "back", self.goods, height, width, thickness, (2, 0, 1), corner, shows=Face.FRONT)
         pieces = 2 * max(2, -(-height.length.ticks // _APART.ticks))
         work = Work(parts=[part])
         work.buy(fastener_words(self.fastener, shell), pieces)

@@ -11,6 +11,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..assembly.part import Face, Placed
+from ..assembly.role import PartKind, Role
 from ..lengths import Length, inches, millimetres
 from ..reckoning import Reckoned
 from .fields import option, size
@@ -81,7 +82,7 @@ class Feet:
         shell.need(width.length, millimetres(10), "kick board width", "Let it clear the floor by less.")
         y = shell.front + self.setback
         work.parts += [
-            Placed(f"kick{piece}", "kick board", shell.goods.code, length, width, shell.thickness, (0, 2, 1), (x, y, self.clear),
+            Placed(Role(PartKind.KICK, number=piece), "kick board", shell.goods.code, length, width, shell.thickness, (0, 2, 1), (x, y, self.clear),
                    shows=Face.FRONT, stands="apart")
             for piece, length, x in pieces(shell, shell.goods, total, "kick board, length", "kick/length")
         ]  # fmt: skip

@@ -10,6 +10,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..assembly.part import Face, Placed
+from ..assembly.role import PartKind, Role, Side
 from ..lengths import ZERO, Length, inches
 from ..reckoning import Reckoned
 from ..stock import Grain
@@ -76,12 +77,12 @@ class BaseFrame:
         high = book.named(lines.line, "base frame, width", "base/width")
         y = shell.front + self.setback
         work = Work(sums=[lines.line, setback, back, deep])
-        for role, name, at, seen in (
-            ("base.front", "kick board", y, Face.FRONT),
-            ("base.back", "base frame, back", y + deep.length - t, None),
+        for side, name, at, seen in (
+            (Side.FRONT, "kick board", y, Face.FRONT),
+            (Side.BACK, "base frame, back", y + deep.length - t, None),
         ):
             work.parts += [
-                Placed(role + piece, name, shell.goods.code, long, high, thickness, (0, 2, 1), (x, at, ZERO), shows=seen,
+                Placed(Role(PartKind.BASE, side, piece), name, shell.goods.code, long, high, thickness, (0, 2, 1), (x, at, ZERO), shows=seen,
                        stands="apart")
                 for piece, long, x in boards
             ]  # fmt: skip
@@ -90,7 +91,7 @@ class BaseFrame:
         for i in range(spans + 1):
             x = Length(clear.ticks * i // spans)
             work.parts.append(
-                Placed(f"base.rung.{i + 1}", "rung", shell.goods.code, across, high, thickness, (1, 2, 0),
+                Placed(Role(PartKind.RUNG, number=(i + 1,)), "rung", shell.goods.code, across, high, thickness, (1, 2, 0),
                        (x, y + t, ZERO), grain=Grain.ANY, stands="apart")
             )  # fmt: skip
         return work

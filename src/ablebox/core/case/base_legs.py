@@ -9,6 +9,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..assembly.part import Placed
+from ..assembly.role import PartKind, Role
 from ..lengths import ZERO, Length, inches
 from ..reckoning import Reckoned
 from .fields import option, size, stock
@@ -73,7 +74,17 @@ class Legs:
         ys = (shell.front + self.inset, shell.front + deep - self.inset - thick.length)
         for i, (x, y) in enumerate((x, y) for x in xs for y in ys):
             work.parts.append(
-                Placed(f"leg.{i + 1}", "leg", self.goods, length, width, thick, (2, 0, 1), (x, y, ZERO), stands="apart")
+                Placed(
+                    Role(PartKind.LEG, number=(i + 1,)),
+                    "leg",
+                    self.goods,
+                    length,
+                    width,
+                    thick,
+                    (2, 0, 1),
+                    (x, y, ZERO),
+                    stands="apart",
+                )
             )
         if self.stretchers:
             self._add_stretchers(shell, lines, work, xs, ys[0] + thick.length)
@@ -95,7 +106,7 @@ class Legs:
         shell.need(offset, ZERO, "stretcher thicker than the leg", "Make the legs wider.")
         for i, x in enumerate(xs):
             work.parts.append(
-                Placed(f"leg.stretcher.{i + 1}", "leg stretcher", self.goods, between, width, thick, (1, 2, 0),
+                Placed(Role(PartKind.LEG_STRETCHER, number=(i + 1,)), "leg stretcher", self.goods, between, width, thick, (1, 2, 0),
                        (x + offset, y, self.rise), stands="apart")
             )  # fmt: skip
         work.buy("dowels 8 mm", 8)

@@ -10,6 +10,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..assembly.part import Face, Placed
+from ..assembly.role import PartKind, Role
 from ..lengths import ZERO, Length, inches
 from ..reckoning import NOTHING, Reckoned
 from .fields import size
@@ -52,6 +53,14 @@ class Skirt:
         width = shell.book.named(lines.floor, "skirting, width", "kick/width")
         corner = (shell.thickness.length, ZERO, ZERO)
         board = Placed(
-            "kick", "skirting", shell.goods.code, length, width, shell.thickness, (0, 2, 1), corner, shows=Face.FRONT
+            Role(PartKind.KICK),
+            "skirting",
+            shell.goods.code,
+            length,
+            width,
+            shell.thickness,
+            (0, 2, 1),
+            corner,
+            shows=Face.FRONT,
         )
         return Work(parts=[board], sums=[lines.line])

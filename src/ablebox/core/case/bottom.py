@@ -9,12 +9,15 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 
 from ..assembly.part import CutKind, Face, Placed
+from ..assembly.role import PartKind, Role
 from ..lengths import ZERO
 from .joint.choice import EndJoint
 from .joint.dado import Dado
 from .joint.over import LaidOver
 from .joint.rabbet import Rabbet
 from .shell import Lines, Shell, Work
+
+BOTTOM = Role(PartKind.BOTTOM)
 
 
 @dataclass(frozen=True, slots=True)
@@ -67,7 +70,7 @@ class Bottom:
         x = shell.thickness.length - enters
         work.parts.append(
             Placed(
-                "bottom",
+                BOTTOM,
                 "bottom",
                 shell.goods.code,
                 length,

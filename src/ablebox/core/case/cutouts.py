@@ -11,8 +11,10 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..assembly.part import Cut, CutKind, Face, Placed
+from ..assembly.role import PartKind
 from ..assembly.solid import Box
 from ..lengths import Length, inches
+from .back import BACK
 from .fields import size
 from .shell import Shell, Work
 
@@ -43,8 +45,8 @@ def cut(shell: Shell, cutouts: tuple[Cutout, ...], parts: list[Placed]) -> Work:
         SizeImpossible: if there is no back, or an opening reaches beyond it or over a rail or another opening.
     """
     work = Work()
-    back = next((part for part in parts if part.role == "back"), None)
-    rails = [part for part in parts if part.role.startswith("rail")]
+    back = next((part for part in parts if part.role == BACK), None)
+    rails = [part for part in parts if part.role.kind is PartKind.RAIL]
     taken: list[Box] = []
     for cutout in cutouts:
         if back is None:
@@ -70,5 +72,5 @@ def cut(shell: Shell, cutouts: tuple[Cutout, ...], parts: list[Placed]) -> Work:
         if any(box.meet(other).volume for other in taken):
             raise shell.refuse(f"cut-out {cutout.name}", "it meets another cut-out", "Move one, or make one of both.")
         taken.append(box)
-        work.cut("back", Cut(CutKind.WINDOW, cutout.name, box, Face.FRONT))
+        work.cut(BACK, Cut(CutKind.WINDOW, cutout.name, box, Face.FRONT))
     return work

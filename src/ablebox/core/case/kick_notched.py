@@ -11,11 +11,14 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..assembly.part import CutKind, Face, Placed
+from ..assembly.role import PartKind, Role, Side
 from ..lengths import ZERO, Length, inches
 from ..reckoning import NOTHING, Reckoned
 from .fields import option, size
 from .long_board import pieces
 from .shell import Lines, Shell, Work
+
+KICK, BEHIND = Role(PartKind.KICK), Role(PartKind.KICK, Side.BACK)
 
 
 @dataclass(frozen=True, slots=True)
@@ -70,21 +73,21 @@ class NotchedKick:
         deep = lines.side_depth.length
         length = shell.book.named(shell.inside, "kick board, length", "kick/length")
         width = shell.book.named(lines.floor, "kick board, width", "kick/width")
-        rows = [("kick", "kick board", ZERO, self.depth)]
+        rows = [(KICK, "kick board", ZERO, self.depth)]
         if self.both_sides:
-            rows.append(("kick.back", "kick board", deep - self.depth, deep - self.depth - thickness))
+            rows.append((BEHIND, "kick board", deep - self.depth, deep - self.depth - thickness))
         through = self.carried or under is not None
         for role, name, notch, at in rows:
-            deep_in = thickness if through and role == "kick" else ZERO
+            deep_in = thickness if through and role is KICK else ZERO
             reach = (front + notch, front + notch + self.depth + deep_in)
             work.cut_both_sides(shell, CutKind.NOTCH, "for the toe kick", reach, (ZERO, self.height), thickness)
-            if through and role == "kick":
+            if through and role is KICK:
                 # Before the sides it ends where their notches do; a frame's rail hangs above it.
                 high = shell.book.named(lines.line, "kick board, width", "kick/width")
                 work.parts += self._through(shell, front + at, high, under)
                 continue
             corner = (thickness, front + at, ZERO)
-            seen = Face.FRONT if role == "kick" else Face.BACK
+            seen = Face.FRONT if role is KICK else Face.BACK
             work.parts.append(
                 Placed(role, name, shell.goods.code, length, width, shell.thickness, (0, 2, 1), corner, shows=seen)
             )
@@ -95,7 +98,7 @@ class NotchedKick:
         if under is None:
             return []
         return [
-            Placed(f"kick{piece}", "kick board", shell.goods.code, long, width, shell.thickness, (0, 2, 1), (x, y, ZERO),
+            Placed(Role(PartKind.KICK, number=piece), "kick board", shell.goods.code, long, width, shell.thickness, (0, 2, 1), (x, y, ZERO),
                    shows=Face.FRONT, stands="apart")
             for piece, long, x in pieces(shell, shell.goods, under, "kick board, length", "kick/length")
         ]  # fmt: skip

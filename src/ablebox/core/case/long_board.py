@@ -11,8 +11,8 @@ from .shell import Shell
 
 def pieces(
     shell: Shell, goods: SheetGoods, total: Reckoned, words: str, key: str
-) -> list[tuple[str, Reckoned, Length]]:
-    """Return the pieces of a board: what to add to its role, its length, and where it begins.
+) -> list[tuple[tuple[int, ...], Reckoned, Length]]:
+    """Return the pieces of a board: the number in its role, its length, and where it begins.
 
     Args:
         shell: the case it belongs to.
@@ -24,7 +24,7 @@ def pieces(
     trim = shell.rack.saw.trim * 2
     longest = max((sheet.length for sheet in goods.sheets), default=ZERO) - trim
     if longest <= ZERO or total.length <= longest:
-        return [("", shell.book.named(total, words, key), ZERO)]
+        return [((), shell.book.named(total, words, key), ZERO)]
     count = -(-total.length.ticks // longest.ticks)
     each = shell.book.shared(total, count, words, key, "in equal pieces, joined behind with a block")
-    return [(f".{i + 1}", each, each.length * i) for i in range(count)]
+    return [((i + 1,), each, each.length * i) for i in range(count)]

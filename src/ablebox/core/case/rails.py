@@ -7,12 +7,15 @@
 from __future__ import annotations
 
 from ..assembly.part import Placed
+from ..assembly.role import PartKind, Role, Side
 from ..lengths import Length, inches
 from ..stock import Grain
 from .shell import Lines, Shell, Work
 
+UPPER, LOWER = Role(PartKind.RAIL), Role(PartKind.RAIL, Side.LOWER)
 
-def rails(shell: Shell, width: Length, y: Length, heights: tuple[tuple[str, Length], ...], inside: bool) -> Work:
+
+def rails(shell: Shell, width: Length, y: Length, heights: tuple[tuple[Role, Length], ...], inside: bool) -> Work:
     """Return hanging rails between the sides.
 
     Args:
@@ -56,7 +59,7 @@ def inside_rails(shell: Shell, lines: Lines, width: Length, upper: bool, lower: 
     deep = lines.clear_depth.length - shell.thickness.length
     shell.need(deep, inches(1), "room in front of the hanging rails", "Make the case deeper.")
     if upper:
-        wanted.append(("rail", lines.ceiling.length - width))
+        wanted.append((UPPER, lines.ceiling.length - width))
     if lower:
-        wanted.append(("rail.lower", lines.floor_top.length))
+        wanted.append((LOWER, lines.floor_top.length))
     return rails(shell, width, shell.front + deep, tuple(wanted), True) if wanted else Work()

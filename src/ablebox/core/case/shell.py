@@ -6,7 +6,9 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 
 from ..assembly.part import BaySpace, Bought, Cut, CutKind, Face, FrontSpace, Holes, Placed
+from ..assembly.role import PartKind, Role, Side
 from ..assembly.solid import Box
+from ..assembly.uses import Use
 from ..errors import SizeImpossible
 from ..hardware import Hardware
 from ..lengths import ZERO, Length
@@ -14,7 +16,8 @@ from ..reckoning import Book, Origin, Reckoned
 from ..stock import Edging, Rack, SheetGoods
 from ..units import Units
 
-LEFT, RIGHT = "side.left", "side.right"
+#: The two sides.
+LEFT, RIGHT = Role(PartKind.SIDE, Side.LEFT), Role(PartKind.SIDE, Side.RIGHT)
 
 
 @dataclass(frozen=True, slots=True)
@@ -137,7 +140,7 @@ class Lines:
         clear_depth: depth from the carcass' front edge to the back's face.
         side_depth: depth of the sides from the carcass' front edge.
         back_foot: height at which the back begins.
-        top: role of the part that closes the top and can take joints; empty if none does.
+        top: role of the part that closes the top and can take joints; ``None`` if none does.
         nailer: whether a stretcher on edge at the back already does what a hanging rail does.
     """
 
@@ -150,7 +153,7 @@ class Lines:
     clear_depth: Reckoned
     side_depth: Reckoned
     back_foot: Reckoned
-    top: str
+    top: Role | None
     nailer: bool
 
 
@@ -170,15 +173,15 @@ class Work:
     """
 
     parts: list[Placed] = field(default_factory=list)
-    cuts: dict[str, list[Cut]] = field(default_factory=dict)
-    holes: dict[str, list[Holes]] = field(default_factory=dict)
+    cuts: dict[Role, list[Cut]] = field(default_factory=dict)
+    holes: dict[Role, list[Holes]] = field(default_factory=dict)
     sums: list[Reckoned] = field(default_factory=list)
     obstacles: list[tuple[str, Box]] = field(default_factory=list)
     bought: list[Bought] = field(default_factory=list)
     bays: list[BaySpace] = field(default_factory=list)
     fronts: list[FrontSpace] = field(default_factory=list)
 
-    def cut(self, role: str, cut: Cut) -> None:
+    def cut(self, role: Role, cut: Cut) -> None:
         """Cut into a part of another school."""
         self.cuts.setdefault(role, []).append(cut)
 
@@ -211,18 +214,18 @@ class Work:
         self.cut(RIGHT, Cut(kind, name, right, Face.LEFT, play))
 
     def bore(
-        self, role: str, face: Face, name: str, diameter: Length, depth: Length, centres: list[tuple[Length, ...]]
+        self, role: Role, face: Face, use: Use, diameter: Length, depth: Length, centres: list[tuple[Length, ...]]
     ) -> None:
         """Bore holes into a face of a part; centres are (x, y, z)."""
         points = tuple((x.ticks, y.ticks, z.ticks) for x, y, z in centres)
         if points:
-            self.holes.setdefault(role, []).append(Holes(name, face, diameter, depth, points))
+            self.holes.setdefault(role, []).append(Holes(use, face, diameter, depth, points))
 
-    def bore_both_sides(self, name: str, diameter: Length, depth: Length, centres: list[tuple[Length, Length]]) -> None:
+    def bore_both_sides(self, use: Use, diameter: Length, depth: Length, centres: list[tuple[Length, Length]]) -> None:
         """Bore the same holes into the inner faces of both sides; centres are (y, z)."""
         points: list[tuple[Length, ...]] = [(ZERO, y, z) for y, z in centres]
-        self.bore(LEFT, Face.RIGHT, name, diameter, depth, points)
-        self.bore(RIGHT, Face.LEFT, name, diameter, depth, points)
+        self.bore(LEFT, Face.RIGHT, use, diameter, depth, points)
+        self.bore(RIGHT, Face.LEFT, use, diameter, depth, points)
 
     def buy(self, name: str, count: int = 1, why: str = "", lacks: str = "", kind: str = "") -> None:
         """Note something that is bought, and why it was chosen."""

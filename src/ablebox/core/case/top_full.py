@@ -8,8 +8,10 @@ channel at the very end would be a rabbet (common practice).
 from __future__ import annotations
 
 from dataclasses import dataclass, field
+from typing import ClassVar
 
 from ..assembly.part import Face, Placed
+from ..assembly.role import PartKind, Role
 from ..lengths import ZERO, Length, inches
 from ..reckoning import Reckoned
 from .fields import size
@@ -18,6 +20,8 @@ from .joint.dado import Dado
 from .joint.over import LaidOver
 from .joint.rabbet import Rabbet
 from .shell import Lines, Shell, Work
+
+TOP = Role(PartKind.TOP)
 
 
 @dataclass(frozen=True, slots=True)
@@ -32,7 +36,7 @@ class FullTop:
     joint: EndJoint = field(default_factory=Rabbet)
     down: Length = size("set down from the top", ZERO, zero=True)
 
-    role = "top"
+    role: ClassVar[Role | None] = TOP
     nailer = False
 
     @property
@@ -90,7 +94,7 @@ class FullTop:
             work.cut_both_sides(shell, joint.kind, "for the top", span, (low, low + shell.thickness.length), enters)
         work.parts.append(
             Placed(
-                "top",
+                TOP,
                 "top",
                 shell.goods.code,
                 length,

@@ -4,7 +4,9 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from typing import ClassVar
 
+from ..assembly.role import Role
 from ..reckoning import Reckoned
 from .shell import Lines, Shell, Work
 
@@ -14,7 +16,7 @@ class NoTop:
     """A case that is open at the top."""
 
     words = "none"
-    role = ""
+    role: ClassVar[Role | None] = None
     nailer = False
 
     def side_top(self, shell: Shell) -> Reckoned:

@@ -8,8 +8,10 @@ one on edge, or none at the back, so that the bowl and the pipes have room.
 from __future__ import annotations
 
 from dataclasses import dataclass
+from typing import ClassVar
 
 from ..assembly.part import Face, Placed
+from ..assembly.role import PartKind, Role, Side
 from ..lengths import ZERO, Length, inches
 from ..reckoning import Reckoned
 from ..stock import Grain
@@ -36,7 +38,7 @@ class TwoStretchers:
     back: str = one_of("back stretcher", "flat", WAYS)
     fastener: str = one_of("held by", "pocket", FASTENERS)
 
-    role = ""
+    role: ClassVar[Role | None] = None
 
     def __post_init__(self) -> None:
         check_names(self)
@@ -83,16 +85,16 @@ class TwoStretchers:
         across = book.named(width, "stretcher, width", "stretcher/width")
         work = Work(sums=[width])
         top = lines.side_top.length
-        for end, way in (("front", self.front), ("back", self.back)):
+        for end, way in ((Side.FRONT, self.front), (Side.BACK, self.back)):
             if way == "none":
                 continue
-            role = f"stretcher.{end}"
-            y = ZERO if end == "front" else clear - reach[way]
+            role = Role(PartKind.STRETCHER, end)
+            y = ZERO if end is Side.FRONT else clear - reach[way]
             z = top - (thickness if way == "flat" else self.width)
-            bands = shell.band(Face.FRONT) if end == "front" and way == "flat" else ()
+            bands = shell.band(Face.FRONT) if end is Side.FRONT and way == "flat" else ()
             part = Placed(
                 role,
-                f"stretcher, {end}",
+                f"stretcher, {end.value}",
                 shell.goods.code,
                 length,
                 across,

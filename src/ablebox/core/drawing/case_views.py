@@ -6,10 +6,13 @@ from __future__ import annotations
 from dataclasses import replace
 
 from ..assembly.part import Assembly, Placed
+from ..assembly.role import BASES, BOTH, PartKind, Role, Side
 from ..assembly.solid import Box
 from ..assembly.turned import seen_from
 from ..case.base_feet import Feet
 from ..case.kick_notched import NotchedKick
+from ..case.rails import UPPER
+from ..case.shell import LEFT, RIGHT
 from ..lengths import TICKS_PER_MM, Length
 from ..parts.listing import Part
 from ..reckoning import Reckoned
@@ -82,9 +85,10 @@ def elevation(made: Made, letter: str, open_doors: bool = False, bay_lit: str = 
 def _door_dimensions(made: Made, drawing: Drawing, assembly: Assembly) -> None:
     letter, numbers = assembly.letter, made.numbers
     doors = {part.role: part for part in assembly.parts if part.stands == "front"}
-    if "door.left" not in doors:
+    pair = [Role(PartKind.DOOR, side) for side in BOTH]
+    if pair[0] not in doors:
         return
-    left, right = doors["door.left"], doors["door.right"]
+    left, right = (doors[role] for role in pair)
     x0, x1 = (Length(t).mm for t in left.box.span(0))
     drawing.add(_dimension(made, left.width, True, x0, x1, 0, -0.8, field=False))
     z0, z1 = (Length(t).mm for t in left.box.span(2))
@@ -102,7 +106,7 @@ def _inside_dimensions(made: Made, drawing: Drawing, assembly: Assembly) -> None
     """The clear width of each bay below the case, its clear height beside it, where they are whole columns or rows."""
     letter, numbers = assembly.letter, made.numbers
     inside = numbers[f"{letter}/inside.width"]
-    t = assembly.part("side.left").thickness.length.mm
+    t = assembly.part(LEFT).thickness.length.mm
     beyond = assembly.outside[0].length.mm + assembly.proud[1].mm
     widths = [(f"{letter}/inside.widths.{i}", bays) for i, bays in _split(assembly, 0)]
     heights = [(f"{letter}/inside.heights.{i}", bays) for i, bays in _split(assembly, 2)]
@@ -153,7 +157,7 @@ def stands(assembly: Assembly, axis: int) -> list[Area | Path | Circle]:
         return []
     low, end = (_mm(t) for t in assembly.part("bottom").box.span(axis))
     if not bought & {"foot", "caster"}:
-        if any(part.role.startswith(("base", "leg")) for part in assembly.parts):
+        if any(part.role.kind in {*BASES, PartKind.LEG} for part in assembly.parts):
             return []
         # It stands on its neighbour's base frame.
         return [Area(low, 0, end - low, high, "shade", "quiet", 0.8, "", "", True)]
@@ -208,10 +212,10 @@ def section(made: Made, letter: str, plane: int | None = None, pulled: frozenset
     drawing.add(*stands(assembly, 1))
     front = min(_mm(part.box.low[1]) for part in assembly.parts)
     drawing.add(Path(((front - 20, 0), (d + 30, 0)), "quiet", 1.2), _dimension(made, depth, True, 0, d, h, 1.9))
-    carcass = _mm(assembly.part("side.left").box.low[1])
+    carcass = _mm(assembly.part(LEFT).box.low[1])
     if assembly.slant is not None:
         # Depth is clear from the inner face of the side round the corner; what lies across is told in the plan.
-        carcass = assembly.part("side.right").thickness.length.mm
+        carcass = assembly.part(RIGHT).thickness.length.mm
     clear = numbers[f"{letter}/inside.depth"]
     drawing.add(_dimension(made, clear, True, carcass, carcass + clear.length.mm, h * 0.42, 0, field=False))
     _section_dimensions(made, drawing, assembly, carcass)
@@ -238,7 +242,9 @@ def _section_at(assembly: Assembly) -> int:
 
 def _behind(assembly: Assembly, at: int) -> list[Placed]:
     """Return the uprights that are seen beyond the cut: the nearest at the right."""
-    uprights = [part for part in assembly.parts if part.axes[2] == 0 and part.role.startswith(("side", "partition"))]
+    uprights = [
+        part for part in assembly.parts if part.axes[2] == 0 and part.role.kind in (PartKind.SIDE, PartKind.PARTITION)
+    ]
     beyond = sorted((part for part in uprights if part.box.low[0] > at), key=lambda part: -part.box.low[0])
     return beyond
 
@@ -278,16 +284,18 @@ def _section_dimensions(made: Made, drawing: Drawing, assembly: Assembly, carcas
     if deep is not None and assembly.slant is None:
         drawing.add(_dimension(made, deep, True, carcass, carcass + deep.length.mm, 0, -0.8))
     rail = numbers.get(f"{letter}/back.rail")
-    if rail is not None and "rail" in roles:
-        z0, z1 = (_mm(t) for t in roles["rail"].box.span(2))
+    if rail is not None and UPPER in roles:
+        z0, z1 = (_mm(t) for t in roles[UPPER].box.span(2))
         drawing.add(_dimension(made, rail, False, z0, z1, d, 0.7))
     stretcher = numbers.get(f"{letter}/top.width")
-    if stretcher is not None and "stretcher.front" in roles:
-        part = roles["stretcher.front"]
+    front = Role(PartKind.STRETCHER, Side.FRONT)
+    if stretcher is not None and front in roles:
+        part = roles[front]
         if part.axes[2] == 2:
             y0, y1 = (_mm(t) for t in part.box.span(1))
             drawing.add(_dimension(made, stretcher, True, y0, y1, h, 0.9))
-    for role, key in (("frame.rail.top", "frame.top_rail"), ("frame.rail.bottom", "frame.bottom_rail")):
+    for side, key in ((Side.TOP, "frame.top_rail"), (Side.BOTTOM, "frame.bottom_rail")):
+        role = Role(PartKind.FRAME_RAIL, side)
         width = numbers.get(f"{letter}/{key}")
         if role in roles and width is not None:
             z0, z1 = (_mm(t) for t in roles[role].box.span(2))
@@ -326,7 +334,7 @@ def plan(made: Made, letter: str) -> Drawing:
     w, d = width.length.mm, depth.length.mm
     if assembly.slant is not None:
         return _plan_across(made, drawing, assembly)
-    t = assembly.part("side.left").thickness.length.mm
+    t = assembly.part(LEFT).thickness.length.mm
     drawing.add(
         _dimension(made, width, True, 0, w, d, 1.1),
         _dimension(made, depth, False, 0, d, 0, -1.2),

@@ -17,6 +17,7 @@ from itertools import pairwise, product
 import numpy as np
 
 from ..assembly.part import Assembly, Placed
+from ..assembly.role import COUNTERS, PartKind
 from ..lengths import TICKS_PER_MM
 from .case_views import tilted
 from .look import Corner, Look
@@ -48,7 +49,7 @@ def exploded(assembly: Assembly, codes: dict[str, str], look: Look) -> Drawing:
     drawing = Drawing(f"Case {assembly.letter}, taken apart")
     wide = assembly.outside[0].length.ticks
     # A top that goes on over the neighbours would make everything else small.
-    lid = [part for part in assembly.parts if part.role.startswith(("counter", "splash"))]
+    lid = [part for part in assembly.parts if part.role.kind in COUNTERS]
     far = any(part.box.high[0] > 1.5 * wide for part in lid)
     parts = [part for part in assembly.parts if not (far and part in lid)]
     pieces = [piece for part in parts for piece in _pieces(part, _offset(assembly, part, look), codes, look)]
@@ -64,17 +65,17 @@ def exploded(assembly: Assembly, codes: dict[str, str], look: Look) -> Drawing:
 def _offset(assembly: Assembly, part: Placed, look: Look) -> Corner:
     """Each part moves along its own thickness, away from the middle, so that nothing moves through anything."""
     width, height, depth = (size.length.ticks for size in assembly.outside)
-    if part.role.startswith(("counter", "splash")):
+    if part.role.kind in COUNTERS:
         # What lies on the case stays together, over it.
         return 0.0, 0.0, height * look.apart * 0.75 / TICKS_PER_MM
-    if part.stands == "apart" and not part.role.startswith("end."):
+    if part.stands == "apart" and part.role.kind is not PartKind.END_PANEL:
         # What the case stands on stays together, under it.
         return 0.0, 0.0, -height * look.apart * 0.62 / TICKS_PER_MM
     axis = part.axes[2]
     middle = (width / 2, depth / 2, height / 2)[axis]
     centre = (part.box.low[axis] + part.box.high[axis]) / 2
     moved = [0.0, 0.0, 0.0]
-    moved[axis] = (centre - middle) * look.apart * (1.5 if part.role.startswith("end.") else 1.0)
+    moved[axis] = (centre - middle) * look.apart * (1.5 if part.role.kind is PartKind.END_PANEL else 1.0)
     if part.straight is not None and assembly.slant is not None:
         # What stands across a corner moves straight away from it.
         by = (0.75 if part.stands == "front" else 0.4) * depth * look.apart / assembly.slant.length

@@ -9,6 +9,7 @@ from itertools import pairwise
 
 from ..assembly.part import Assembly, FrontSpace, Placed
 from ..assembly.turned import seen_from
+from ..assembly.uses import Use
 from ..fronts.face import FaceTree, Line, Stack
 from ..lengths import TICKS_PER_MM
 from ..shop.made import Made
@@ -75,7 +76,7 @@ def _hardware(drawing: Drawing, assembly: Assembly, space: FrontSpace) -> None:
     for part in assembly.parts_of(space):
         drawing.add(*pulls_of(part))
         for holes in part.holes:
-            if holes.name == "hinge cups":
+            if holes.use is Use.CUP:
                 for x, _, z in holes.centres:
                     drawing.add(Circle(_mm(x), _mm(z), holes.diameter.mm / 2, "", "quiet"))
     drawing.add(*swing_of(space))

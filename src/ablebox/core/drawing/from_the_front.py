@@ -4,6 +4,8 @@
 from __future__ import annotations
 
 from ..assembly.part import FrontSpace, Placed
+from ..assembly.role import BASES, COUNTERS, PartKind, Side
+from ..assembly.uses import Use
 from ..lengths import Length
 from .shapes import Area, Circle, Path
 
@@ -20,16 +22,16 @@ def part_from_the_front(part: Placed, hot: str, wide: float) -> list[Area]:
         wide: width of the case in mm, where a base frame or a top that goes on is cut off.
     """
     x0, x1, z0, z1 = (Length(t).mm for t in (*part.box.span(0), *part.box.span(2)))
-    if part.role.startswith(("base", "counter", "kick")):
+    if part.role.kind in {PartKind.KICK, *BASES, *COUNTERS}:
         # What goes on under or over the neighbours is broken off a little behind the case.
-        x1 = min(x1, wide + (_BEYOND if part.role.startswith("counter") else 0.0))
+        x1 = min(x1, wide + (_BEYOND if part.role.kind in COUNTERS else 0.0))
         if x1 <= x0:
             return []
-    if part.role.startswith(("kick", "base.front")):
+    if part.role.kind is PartKind.KICK or (part.role.kind, part.role.side) == (PartKind.BASE, Side.FRONT):
         return [Area(x0, z0, x1 - x0, z1 - z0, "shade", "ink", 0.9, "", hot)]
     face_on = part.axes[2] == 1
     pattern = ("grain-y" if part.axes[0] == 2 else "grain-x") if face_on else "plies-x" if part.axes[2] == 2 else ""
-    sunk = part.role.endswith(".panel")
+    sunk = part.role.kind is PartKind.PANEL
     return [Area(x0, z0, x1 - x0, z1 - z0, "wood" if face_on and not sunk else "wood-edge", "ink", 1.1, pattern, hot)]
 
 
@@ -37,7 +39,7 @@ def pulls_of(part: Placed) -> list[Circle | Path]:
     """Return the pulls on a front as seen from before it: a bar from screw to screw, or a knob."""
     found: list[Circle | Path] = []
     for holes in part.holes:
-        if holes.name != "pull screws":
+        if holes.use is not Use.PULL:
             continue
         points = [(Length(x).mm, Length(z).mm) for x, _, z in holes.centres]
         bars = list(zip(points[::2], points[1::2], strict=False)) if holes.pairs else []

@@ -7,7 +7,10 @@ To show another school of a thing, build the case with it and ask for the same p
 from __future__ import annotations
 
 from ..assembly.part import Assembly, Placed
+from ..assembly.role import COUNTERS, FRAMES, PartKind, Role, Side
 from ..assembly.turned import seen_from
+from ..assembly.uses import Use
+from ..case.shell import LEFT, RIGHT
 from ..lengths import TICKS_PER_MM
 from .case_views import stands, tilted
 from .cut_through import cut_part, cut_rects, outline
@@ -49,7 +52,7 @@ def joint(assembly: Assembly, thing: str) -> Drawing:
         _face(assembly, drawing)
         return drawing
     for part in assembly.parts:
-        if part.role == "side.right" and way == "side":
+        if part.role == RIGHT and way == "side":
             continue
         drawing.add(*cut_part(part, way, at, ""))
     if thing == "kick":
@@ -63,13 +66,13 @@ def joint(assembly: Assembly, thing: str) -> Drawing:
 def _where(assembly: Assembly, thing: str) -> tuple[str, int, _Window]:
     """Return the way of looking, where the cut lies, and what is shown."""
     width, height, depth = (size.length.ticks for size in assembly.outside)
-    t = assembly.part("side.left").thickness.length.ticks
+    t = assembly.part(LEFT).thickness.length.ticks
     bottom = assembly.part("bottom").box
     middle = _middle(assembly)
-    reach, front = 5 * t, assembly.part("side.left").box.low[1]
+    reach, front = 5 * t, assembly.part(LEFT).box.low[1]
     wide = (-t, bottom.low[2] - 2 * t, reach, bottom.low[2] + 3 * t)
     if thing == "kick":
-        legs = [part for part in assembly.parts if part.role == "leg.1"]
+        legs = [part for part in assembly.parts if part.role.kind is PartKind.LEG][:1]
         at = legs[0].box.low[0] + 1 if legs else middle
         start = assembly.slant.y_at(at) if assembly.slant is not None else 0
         if start:
@@ -78,7 +81,7 @@ def _where(assembly: Assembly, thing: str) -> tuple[str, int, _Window]:
     if thing == "bottom":
         return "front", front + depth // 3, wide
     if thing == "top":
-        full = any(part.role == "top" for part in assembly.parts)
+        full = any(part.role.kind is PartKind.TOP for part in assembly.parts)
         if full:
             return "front", front + depth // 3, (-t, height - 3 * t, reach, height + t)
         return "side", middle, (-2 * t, height - 6 * t, depth + 2 * t, height + 2 * t)
@@ -87,7 +90,7 @@ def _where(assembly: Assembly, thing: str) -> tuple[str, int, _Window]:
     if thing == "inside":
         return "face", 0, (-t, -t, width + t, height + t)
     if thing == "counter":
-        lows = [part.box for part in assembly.parts if part.role.startswith("counter")]
+        lows = [part.box for part in assembly.parts if part.role.kind in COUNTERS]
         top = max((box.high[2] for box in lows), default=height + t)
         reach_y = min((box.low[1] for box in lows), default=front)
         if assembly.slant is not None and lows:
@@ -95,7 +98,7 @@ def _where(assembly: Assembly, thing: str) -> tuple[str, int, _Window]:
         return "side", middle, (reach_y - t, height - 3 * t, reach_y + 7 * t, top + t)
     at = clear_level(assembly)
     if thing == "fronts":
-        cups = [h.centres[0][2] for part in assembly.parts if part.role == "door.left" for h in part.holes]
+        cups = [h.centres[0][2] for part in assembly.parts if _left_door(part) for h in part.holes]
         return "plan", cups[0] if cups else at, (-2 * t, -3 * t, reach, 3 * t)
     return "plan", at, (-2 * t, -2 * t, reach, 4 * t)
 
@@ -114,7 +117,7 @@ def clear_level(assembly: Assembly) -> int:
 def _middle(assembly: Assembly) -> int:
     if assembly.slant is not None:
         # Beside its left side the plane meets everything a corner case has.
-        return assembly.part("side.left").box.high[0] + 1
+        return assembly.part(LEFT).box.high[0] + 1
     if not assembly.bays:
         return assembly.outside[0].length.ticks // 3
     box = assembly.bays[0].box
@@ -123,7 +126,7 @@ def _middle(assembly: Assembly) -> int:
 
 def _face(assembly: Assembly, drawing: Drawing) -> None:
     """The whole inside from the front, doors and frame left away."""
-    parts = [p for p in assembly.parts if p.stands != "front" and not p.role.startswith("frame")]
+    parts = [p for p in assembly.parts if p.stands != "front" and p.role.kind not in FRAMES]
     for part in sorted(parts, key=lambda part: -part.box.high[1]):
         _flat(drawing, part)
 
@@ -142,7 +145,12 @@ def _flat(drawing: Drawing, part: Placed) -> None:
 def _cup(assembly: Assembly, drawing: Drawing, at: int) -> None:
     for part in assembly.parts:
         for cups in part.holes:
-            if cups.name == "hinge cups" and part.role == "door.left" and any(c[2] == at for c in cups.centres):
+            if cups.use is Use.CUP and _left_door(part) and any(c[2] == at for c in cups.centres):
                 radius, back = cups.diameter.mm / 2, part.box.high[1] / TICKS_PER_MM
                 x = cups.centres[0][0] / TICKS_PER_MM
                 drawing.add(Area(x - radius, back - cups.depth.mm, 2 * radius, cups.depth.mm, "card", "ink", 1.1))
+
+
+def _left_door(part: Placed) -> bool:
+    """Whether a part is the left door of a case that has one pair."""
+    return part.role == Role(PartKind.DOOR, Side.LEFT)

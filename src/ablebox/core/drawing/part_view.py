@@ -7,6 +7,7 @@ Left and right sides come out as the mirror images they are.
 from __future__ import annotations
 
 from ..assembly.part import CutKind, Face
+from ..assembly.uses import Use
 from ..parts.listing import Part
 from ..parts.machining import HoleRow, Slot, Stretch, face_at
 from ..stock import Grain
@@ -153,7 +154,7 @@ def _positions(drawing: Drawing, bench: _Bench, part: Part, units: Units) -> Non
                 y0, y1 = _from_edge(item.across.start.mm, bench.width, item.across.edge is bench.above)
                 drawing.add(Dimension(False, y0, y1, bench.length, beside, units.write(item.across.start)))
                 beside += 1.1
-    rows = [item for item in part.machining if isinstance(item, HoleRow) and item.name != "hinge plates"]
+    rows = [item for item in part.machining if isinstance(item, HoleRow) and item.use is not Use.PLATE]
     if rows:
         first = rows[0]
         drawing.add(Dimension(True, 0, first.at[0].mm, 0, below, units.write(first.at[0])))

@@ -5,6 +5,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..assembly.role import PartKind, Role, Side
 from ..lengths import Length
 from ..reckoning import Reckoned
 
@@ -46,7 +47,12 @@ class Area:
             self.z + self.height.length - high,
         )
 
-    def role(self, name: str) -> str:
-        """Return the role of a part of this front."""
+    def key(self, name: str) -> str:
+        """Return a key of something of this front."""
         name = f"{self.side}.{name}" if self.side else name
         return f"{name}.{self.tag}" if self.tag else name
+
+    def role(self, kind: PartKind, side: Side = Side.NONE, *number: int) -> Role:
+        """Return the role of a part of this front."""
+        place = tuple(int(step) for step in self.tag.split(".")) if self.tag else ()
+        return Role(kind, side, (*place, *number), face=self.side)

@@ -8,6 +8,7 @@ has room a packing is bought (common practice).
 from __future__ import annotations
 
 from ..assembly.part import Placed
+from ..assembly.role import PartKind, Side
 from ..case.shell import Shell, Work
 from ..lengths import Length, inches
 from ..reckoning import Origin, leaf
@@ -49,7 +50,7 @@ def fillers(
         width = shell.book.named(wide.times(1), "filler, width", f"{front.role}.filler.{number}/width")
         for layer in range(layers):
             y = back + panel.thickness.length * layer
-            role = f"{front.role}.filler.{number}.{layer + 1}"
+            role = front.role.part(PartKind.FILLER, Side.NONE, number, layer + 1)
             work.parts.append(
                 Placed(role, f"{front.name}: filler behind the pull", panel.goods, length, width, panel.thickness,
                        (0, 2, 1), (low, y, bottom), stands="front")

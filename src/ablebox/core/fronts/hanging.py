@@ -6,7 +6,9 @@ Hinges are counted by height and by weight, whichever asks for more; arms and pl
 
 from __future__ import annotations
 
-from ..assembly.part import Face, Holes
+from ..assembly.part import Face, Hand, Holes
+from ..assembly.role import Role
+from ..assembly.uses import Use
 from ..case.shell import Shell, Work
 from ..lengths import ZERO, Length, millimetres
 from .hinge_choice import choose_hinges
@@ -23,7 +25,7 @@ def hang(
     making: Making,
     hinge: CupHinge,
     over: Length,
-    upright: str,
+    upright: Role | None,
     inset: bool,
     framed: bool,
     angle: int = 0,
@@ -37,7 +39,7 @@ def hang(
         making: how it is made.
         hinge: the hinges.
         over: its overlay at the hinge side.
-        upright: role of the side or partition it hangs on; empty if none.
+        upright: role of the side or partition it hangs on; ``None`` if none.
         inset: whether it stands in its opening.
         framed: whether it hangs on a face frame.
         angle: how far it must open, in degrees; 0 for any hinge.
@@ -57,21 +59,21 @@ def hang(
     chosen = choose_hinges(shell, hinge, over, framed, leaf.height.length, kilograms, angle)
     count = chosen.count
     heights = [leaf.z + at for at in hinge_heights(leaf.height.length, count)]
-    right = leaf.hand.value == "right"
+    right = leaf.hand is Hand.RIGHT
     inwards = hinge.edge + hinge.cup.share(2)[0]
     x = leaf.x + leaf.width.length - inwards if right else leaf.x + inwards
     role = making.hinge_role(leaf)
     work.holes.setdefault(role, []).append(
-        Holes("hinge cups", Face.BACK, hinge.cup, hinge.depth, tuple((x.ticks, 0, z.ticks) for z in heights))
+        Holes(Use.CUP, Face.BACK, hinge.cup, hinge.depth, tuple((x.ticks, 0, z.ticks) for z in heights))
     )
     work.buy(chosen.hinge.name, count, f"{chosen.counted}; {chosen.why}", chosen.lacks, chosen.hinge.kind)
     if chosen.plate is not None:
         work.buy(chosen.plate.name, count, chosen.why)
     if inset:
         work.buy("door stops", 1)
-    if upright:
+    if upright is not None:
         line = shell.front + PLATE_LINE + (thickness if inset else ZERO)
         half = PLATE_SCREWS.share(2)[0]
         centres: list[tuple[Length, ...]] = [(ZERO, line, z + off) for z in heights for off in (-half, half)]
         face = Face.LEFT if right else Face.RIGHT
-        work.bore(upright, face, "hinge plates", PLATE_HOLE, PLATE_DEPTH, centres)
+        work.bore(upright, face, Use.PLATE, PLATE_HOLE, PLATE_DEPTH, centres)

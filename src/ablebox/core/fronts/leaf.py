@@ -6,6 +6,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..assembly.part import Hand
+from ..assembly.role import Role
 from ..lengths import Length
 from ..reckoning import Reckoned
 
@@ -29,7 +30,7 @@ class Leaf:
         matched: whether its grain runs on into its neighbours.
     """
 
-    role: str
+    role: Role
     name: str
     x: Length
     z: Length

@@ -11,7 +11,9 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from ..assembly.part import Face, Holes
+from ..assembly.part import Face, Hand, Holes
+from ..assembly.role import PartKind, Role, Side
+from ..assembly.uses import Use
 from ..case.fields import check_names, one_of, optional_size, size
 from ..case.shell import Shell, Work
 from ..lengths import ZERO, Length, inches, millimetres
@@ -77,7 +79,7 @@ class Pulls:
         # On a low door the pull moves to its middle.
         end = min(self.end, (leaf.height.length - apart).share(2)[0])
         shell.need(end, _LEAST, "door height above and below its pull", "Take shorter pulls, or knobs.")
-        right = leaf.hand.value == "right"
+        right = leaf.hand is Hand.RIGHT
         x = leaf.x + self.edge if right else leaf.x + leaf.width.length - self.edge
         lowest, highest = leaf.z + end, leaf.z + leaf.height.length - end - apart
         z = lowest if hung else min(highest, max(lowest, _HAND - apart.share(2)[0]))
@@ -110,7 +112,7 @@ class Pulls:
         shell.need(leaf.width.length - apart * count, _LEAST * 2, "front width beside its pulls", "Take knobs.")
         role = making.middle_role(leaf)
         if at != "middle" and role != leaf.role:
-            role = f"{leaf.role}.rail.{'bottom' if at == 'low' else 'top'}"
+            role = leaf.role.part(PartKind.LEAF_RAIL, Side.BOTTOM if at == "low" else Side.TOP)
         part = next(part for part in work.parts if part.role == role)
         quarters = leaf.width.length.share(4)
         middles = [quarters[0], quarters[0] + quarters[1] + quarters[2]] if count == 2 else [quarters[0] + quarters[1]]
@@ -136,13 +138,13 @@ class Pulls:
         return max((each for each in sold if each * 3 <= width), default=sold[0])
 
     def _bore(
-        self, shell: Shell, work: Work, role: str, making: Making, leaf: Leaf, centres: list[tuple[Length, Length]]
+        self, shell: Shell, work: Work, role: Role, making: Making, leaf: Leaf, centres: list[tuple[Length, Length]]
     ) -> None:
         part = next(part for part in work.parts if part.role == role)
         thick = part.thickness.length
         at = tuple((x.ticks, 0, z.ticks) for x, z in centres)
         work.holes.setdefault(role, []).append(
-            Holes("pull screws", Face.FRONT, _SCREW[shell.units.system], thick, at, self.kind == "bar")
+            Holes(Use.PULL, Face.FRONT, _SCREW[shell.units.system], thick, at, self.kind == "bar")
         )
         if thick < _THIN and isinstance(making, FramePanel) and making.middle_role(leaf) == role:
             knobs = [(one, one) for one in centres]

@@ -10,6 +10,7 @@ from __future__ import annotations
 from typing import Any
 
 from ..assembly.part import Placed
+from ..assembly.role import BASES, COUNTERS
 from ..assembly.solid import Box
 from ..lengths import Length
 from ..shop.made import Made
@@ -25,8 +26,8 @@ def assembly_tree(made: Made) -> list[dict[str, Any]]:
     found = []
     for assembly in made.assemblies:
         width, height, depth = (mm(size.length) for size in assembly.outside)
-        counter = [part for part in assembly.parts if part.role.startswith("counter")]
-        base = [part for part in assembly.parts if part.role.startswith("base")]
+        counter = [part for part in assembly.parts if part.role.kind in COUNTERS]
+        base = [part for part in assembly.parts if part.role.kind in BASES]
         if not any(part.box.high[0] > assembly.outside[0].length.ticks for part in base):
             base = []
         own = [part for part in assembly.parts if part not in counter and part not in base]

@@ -94,7 +94,7 @@ def _machining(item: Machining) -> dict[str, Any]:
     if isinstance(item, HoleRow):
         return {
             "kind": "holes",
-            "name": item.name,
+            "name": item.use.words,
             "face": item.face.words,
             "diameter": mm(item.diameter),
             "depth": mm(item.depth),

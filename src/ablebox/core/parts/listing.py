@@ -36,7 +36,7 @@ class Part:
         code: case letter and number, such as ``A-03``.
         case: the case's letter.
         name: its name in the trade's words.
-        roles: its places in the case, one for each piece.
+        roles: its places in the case, one for each piece of one case.
         goods: what it is cut from.
         length: finished.
         width: finished.
@@ -50,6 +50,7 @@ class Part:
         shows: the face that is seen.
         axes: the axes of the case along which length, width and thickness lie.
         outline: corners of its true form, along its length and width; empty for a rectangle.
+        copies: how many are made of the case it belongs to.
     """
 
     code: str
@@ -69,6 +70,7 @@ class Part:
     shows: Face | None
     axes: tuple[int, int, int]
     outline: tuple[tuple[Length, Length], ...] = ()
+    copies: int = 1
 
     @property
     def bench_face(self) -> Face:
@@ -85,19 +87,14 @@ class Part:
         return (width, length) if self.grain is Grain.WIDTH else (length, width)
 
     @property
-    def own_roles(self) -> tuple[str, ...]:
-        """Its places in the case itself, those of further copies left out."""
-        return tuple(role for role in self.roles if "#" not in role)
-
-    @property
     def count(self) -> int:
         """How many are cut."""
-        return len(self.roles)
+        return len(self.roles) * self.copies
 
     @property
     def places(self) -> list[str]:
         """The place of each piece, case and role, by which it is known once it is cut: ``A/side.left``."""
-        return [f"{self.case}/{role}" for role in self.roles]
+        return [place_of(self.case, role, k) for k in range(1, self.copies + 1) for role in self.roles]
 
     @property
     def pieces(self) -> list[str]:
@@ -107,13 +104,18 @@ class Part:
         return [f"{self.code}.{i + 1}" for i in range(self.count)]
 
 
+def place_of(case: str, role: str, copy: int = 1) -> str:
+    """Return the place of a piece as files know it, such as ``A/side.left``; of the second copy ``A/side.left#2``."""
+    return f"{case}/{role}" + (f"#{copy}" if copy > 1 else "")
+
+
 def parts_list(assemblies: Sequence[Assembly], rack: Rack, copies: int = 1) -> list[Part]:
     """Return the distinct parts of all cases, in the order of their codes.
 
     Args:
         assemblies: the cases.
         rack: the stock.
-        copies: how many are made of each; the places of all but the first end in ``#2`` and on.
+        copies: how many are made of each.
     """
     return [part for assembly in assemblies for part in _case_parts(assembly, rack, copies)]
 
@@ -145,7 +147,7 @@ def _part(code: str, letter: str, group: list[Placed], rack: Rack, book: Book, c
         code=code,
         case=letter,
         name=first.name,
-        roles=tuple(f"{p.role}#{k}" if k > 1 else p.role for k in range(1, copies + 1) for p in group),
+        roles=tuple(p.role for p in group),
         goods=goods,
         length=first.length,
         width=first.width,
@@ -159,6 +161,7 @@ def _part(code: str, letter: str, group: list[Placed], rack: Rack, book: Book, c
         shows=first.shows,
         axes=first.axes,
         outline=first.outline,
+        copies=copies,
     )
 
 

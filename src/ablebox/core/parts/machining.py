@@ -11,6 +11,7 @@ from dataclasses import dataclass
 from math import isqrt
 
 from ..assembly.part import Cut, CutKind, Face, Holes, Placed
+from ..assembly.uses import Use
 from ..lengths import ZERO, Length
 
 _FACES = {face.value: face for face in Face}
@@ -71,7 +72,7 @@ class HoleRow:
     """Holes on one line along the part's length.
 
     Args:
-        name: what they are for.
+        use: what they are for.
         face: the face they are bored into.
         diameter: of each.
         depth: of each.
@@ -81,7 +82,7 @@ class HoleRow:
         through: whether they go right through.
     """
 
-    name: str
+    use: Use
     face: Face
     diameter: Length
     depth: Length
@@ -155,7 +156,7 @@ def _rows(part: Placed, holes: Holes) -> list[HoleRow]:
     low = part.box.span(along)[0]
     return [
         HoleRow(
-            name=holes.name,
+            use=holes.use,
             face=holes.face,
             diameter=holes.diameter,
             depth=holes.depth,

@@ -4,6 +4,7 @@
 from __future__ import annotations
 
 from ..assembly.part import CutKind
+from ..assembly.uses import Use
 from ..lengths import Length
 from ..stock import Grain
 from ..units import System, Units
@@ -117,10 +118,18 @@ def drill(length: Length, units: Units) -> str:
     return units.write(length)
 
 
+def hole_words(use: Use, count: int) -> str:
+    """Return what so many holes of a use are called."""
+    return use.words if count > 1 else _ONE.get(use, use.words.removesuffix("s"))
+
+
+_ONE = {Use.THROUGH: "hole right through"}
+
+
 def _row(row: HoleRow, units: Units) -> str:
     line = f"{units.write(row.across.start)} from the {row.across.edge.words} edge"
     deep = "right through" if row.through else f"× {drill(row.depth, units)} deep"
-    name = row.name if len(row.at) > 1 else row.name.removesuffix("s")
+    name = hole_words(row.use, len(row.at))
     size = f"{name}, {drill(row.diameter, units)} {deep}, {line}"
     if row.pitch is not None:
         first = f"first {units.write(row.at[0])} from the {row.edge.words} edge"

@@ -5,6 +5,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..assembly.role import BOXES
 from ..lengths import ZERO, Length
 from .made import Made
 
@@ -71,7 +72,7 @@ def case_stick(made: Made, letter: str) -> Stick:
     lift = place.low if place is not None else ZERO
     found: dict[Length, list[str]] = {}
     for part in assembly.parts:
-        if part.axes[2] != 2 or part.stands == "front" or part.role.startswith(("drawer", "inner")):
+        if part.axes[2] != 2 or part.stands == "front" or part.role.whole.kind in BOXES:
             continue
         low, high = (lift + Length(t) for t in part.box.span(2))
         found.setdefault(low, []).append(f"under {part.name}")

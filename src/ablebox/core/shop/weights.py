@@ -4,13 +4,16 @@
 from __future__ import annotations
 
 from ..assembly.part import Assembly
+from ..assembly.role import PartKind
 from ..materials import materials
 from .made import Made
 
 #: What one person lifts, about (50 lb or 23 kg, common practice).
 ALONE_KG = 23.0
-#: What comes out before a case is lifted, by the first word of a part's role.
-_COMES_OUT = frozenset({"shelf", "drawer", "inner", "pull-out", "false-bottom"})
+#: What comes out before a case is lifted, by what a part belongs to in the end.
+_COMES_OUT = frozenset(
+    {PartKind.SHELF, PartKind.DRAWER, PartKind.INNER_DRAWER, PartKind.PULL_OUT, PartKind.FALSE_BOTTOM}
+)
 
 
 def kilograms(made: Made, assembly: Assembly, bare: bool = False) -> float:
@@ -25,7 +28,7 @@ def kilograms(made: Made, assembly: Assembly, bare: bool = False) -> float:
     """
     found, rack = 0.0, made.project.rack
     for part in (each for each in assembly.parts if each.stands != "apart"):
-        if bare and (part.stands == "front" or part.role.partition(".")[0] in _COMES_OUT):
+        if bare and (part.stands == "front" or part.role.whole.kind in _COMES_OUT):
             continue
         volume = part.length.length.mm * part.width.length.mm * part.thickness.length.mm
         found += volume * materials()[rack.stock(part.goods).stuff].density * 1e-9

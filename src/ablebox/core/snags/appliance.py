@@ -26,7 +26,7 @@ def appliances_fit(made: Made) -> Iterator[Snag]:
                 ("height", cell.height, cell.air_above),
                 ("depth", cell.depth, cell.air_behind),
             ):
-                key = f"{case.letter}/{space.role('appliance')}.opening/{way}"
+                key = f"{case.letter}/{space.key('appliance')}.opening/{way}"
                 have = numbers[key].length
                 if size is not None and size + air > have:
                     short = Length((size + air - have).ticks)

@@ -15,6 +15,7 @@ from ..case.end.end_panel import EndPanel
 from ..case.end.good_face import GoodFace
 from ..case.end.undecided import Undecided
 from ..case.joint.butt import FASTENERS, Butt
+from ..case.plan_straight import Straight
 from ..case.top_full import FullTop
 from ..fronts.face import FaceFronts
 from ..fronts.fit.full_overlay import FullOverlay
@@ -111,7 +112,7 @@ def reveals_agree(made: Made) -> Iterator[Snag]:
 
 def _overlay(case: Case) -> FullOverlay | None:
     fronts = case.fronts
-    whole = isinstance(fronts, FaceFronts) and case.plan.words == "straight"
+    whole = isinstance(fronts, FaceFronts) and isinstance(case.plan, Straight)
     return fronts.fit if whole and isinstance(fronts.fit, FullOverlay) else None  # type: ignore[union-attr]
 
 

@@ -6,6 +6,8 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from ..assembly.part import Assembly, Placed
+from ..assembly.role import PartKind
+from ..assembly.uses import Use
 from ..cabinet.places import put
 from ..fronts.hinges import hinge_count
 from ..fronts.making.frame_panel import FramePanel
@@ -60,7 +62,7 @@ def cups_from_the_edge(made: Made) -> Iterator[Snag]:
 
 
 def _has_cups(assembly: Assembly) -> bool:
-    return any(holes.name == "hinge cups" for part in assembly.parts for holes in part.holes)
+    return any(holes.use is Use.CUP for part in assembly.parts for holes in part.holes)
 
 
 def plates_meet_shelves(made: Made) -> Iterator[Snag]:
@@ -70,10 +72,10 @@ def plates_meet_shelves(made: Made) -> Iterator[Snag]:
         flat = [
             p
             for p in assembly.parts
-            if p.axes[2] == 2 and p.stands == "carcass" and p.role.startswith(("fixed", "pull-out"))
+            if p.axes[2] == 2 and p.stands == "carcass" and p.role.kind in (PartKind.FIXED_SHELF, PartKind.PULL_OUT)
         ]
         for upright in assembly.parts:
-            plates = [h for h in upright.holes if h.name == "hinge plates"]
+            plates = [h for h in upright.holes if h.use is Use.PLATE]
             for shelf in flat if plates else ():
                 hit = _hit(upright, plates[0].centres, shelf)
                 if hit is None:
@@ -104,7 +106,7 @@ def drawers_rack(made: Made) -> Iterator[Snag]:
         for space in assembly.fronts:
             if space.opens != "out":
                 continue
-            box = f"{assembly.letter}/{space.role('drawer')}"
+            box = f"{assembly.letter}/{space.role(PartKind.DRAWER)}"
             width, depth, height = (made.numbers[f"{box}/{way}"] for way in ("width", "depth", "height"))
             if width.length > depth.length * _RACKS:
                 text = (
@@ -123,10 +125,9 @@ def drawers_rack(made: Made) -> Iterator[Snag]:
 def heavy_doors(made: Made) -> Iterator[Snag]:
     """Say it where weight, not height, decides how many hinges a door takes, as with glass and mirrors."""
     for assembly in made.assemblies:
-        cups = [(p, h) for p in assembly.parts for h in p.holes if h.name == "hinge cups"]
+        cups = [(p, h) for p in assembly.parts for h in p.holes if h.use is Use.CUP]
         for part, holes in cups:
-            leaf = part.role.partition(".stile")[0]
-            own = [p for p in assembly.parts if p.role == leaf or p.role.startswith(leaf + ".")]
+            own = [p for p in assembly.parts if p.role.whole == part.role.whole]
             height = part.length.length
             if len(holes.centres) > hinge_count(height):
                 kilograms = weight(made.project.rack, own)

@@ -6,6 +6,9 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from ..assembly.part import Holes
+from ..assembly.role import PartKind
+from ..assembly.uses import Use
+from ..case.shell import LEFT
 from ..lengths import Length, inches, millimetres
 from ..project.choice import Choice
 from ..project.choices import choice
@@ -31,9 +34,9 @@ def _near(one: Holes, other: Holes) -> Length | None:
 def pins_meet_hinges(made: Made) -> Iterator[Snag]:
     """Pin holes and the holes of hinge plates stand in the same side."""
     for case in made.project.cases:
-        side = made.assembly(case.letter).part("side.left")
-        pins = [holes for holes in side.holes if holes.name == "shelf pins"]
-        plates = [holes for holes in side.holes if holes.name == "hinge plates"]
+        side = made.assembly(case.letter).part(LEFT)
+        pins = [holes for holes in side.holes if holes.use is Use.PIN]
+        plates = [holes for holes in side.holes if holes.use is Use.PLATE]
         nears = [near for one in pins for other in plates if (near := _near(one, other)) is not None]
         if not nears:
             continue
@@ -55,7 +58,7 @@ def _first_inset(made: Made, letter: str) -> Choice | None:
     for bay in made.assembly(letter).bays:
         for i in range(8):
             found = choice(made.project, f"{letter}/{bay.path}.fittings.{i}.inset")
-            if found is not None and bay.left == "side.left":
+            if found is not None and bay.left == LEFT:
                 return found
     return None
 
@@ -64,9 +67,9 @@ def pins_meet_in_a_partition(made: Made) -> Iterator[Snag]:
     """Pin holes from both faces of a partition stand opposite each other; together they go through."""
     for assembly in made.assemblies:
         for part in assembly.parts:
-            if not part.role.startswith("partition"):
+            if part.role.kind is not PartKind.PARTITION:
                 continue
-            deep = {holes.face: holes for holes in part.holes if holes.name == "shelf pins"}
+            deep = {holes.face: holes for holes in part.holes if holes.use is Use.PIN}
             if len(deep) < 2:
                 continue
             one, other = deep.values()
@@ -88,7 +91,7 @@ def cups_through(made: Made) -> Iterator[Snag]:
     """Under a hinge cup 2 mm of the door must be left, or the drill's point comes through."""
     for assembly in made.assemblies:
         for part in assembly.parts:
-            cups = next((holes for holes in part.holes if holes.name == "hinge cups"), None)
+            cups = next((holes for holes in part.holes if holes.use is Use.CUP), None)
             if cups is None or part.thickness.length - cups.depth >= _WEB:
                 continue
             write, letter = made.units.write, assembly.letter

@@ -7,6 +7,7 @@ from collections.abc import Iterator
 from dataclasses import replace
 
 from ..assembly.part import CutKind
+from ..assembly.role import PartKind
 from ..case.back_laid_on import LaidOnBack
 from ..case.back_none import NoBack
 from ..case.back_rabbeted import RabbetedBack
@@ -26,8 +27,10 @@ def _third(thickness: Length, step: Length) -> Length:
     return Length(max(step.ticks, thickness.ticks // 3 // step.ticks * step.ticks))
 
 
-#: Where the depth of a dado or groove stands in a design.
-_DEPTHS = ("bottom.joint.depth", "top.joint.depth", "back.groove", "inside.joint.depth")
+#: Where the depth of a dado or groove stands in a design, and what it is called.
+_DEPTHS = {
+    "bottom.joint.depth": "dado", "top.joint.depth": "dado", "back.groove": "groove", "inside.joint.depth": "dado",
+}  # fmt: skip
 
 
 def too_deep(made: Made) -> Iterator[Snag]:
@@ -35,11 +38,10 @@ def too_deep(made: Made) -> Iterator[Snag]:
     for case in made.project.cases:
         thickness = made.project.rack.sheet_goods(case.goods).thickness
         third, write = _third(thickness, made.units.step), made.units.write
-        for rest in _DEPTHS:
+        for rest, name in _DEPTHS.items():
             found = choice(made.project, f"{case.letter}/{rest}")
             if found is None or found.value is None or 2 * found.value.ticks <= thickness.ticks:
                 continue
-            name = found.title.partition(": ")[2].removesuffix(" depth")
             text = (
                 f"{case.letter}: a {name} {write(found.value)} deep takes more than half of the side; "
                 f"{write(third)} holds as well."
@@ -97,7 +99,7 @@ def thin_ledge(made: Made) -> Iterator[Snag]:
     for assembly in made.assemblies:
         for part in assembly.parts:
             rabbets = [cut for cut in part.cuts if cut.kind is CutKind.RABBET]
-            if part.role.startswith("side") and len(rabbets) > 1 and part.thickness.length < inches("1/2"):
+            if part.role.kind is PartKind.SIDE and len(rabbets) > 1 and part.thickness.length < inches("1/2"):
                 write = made.units.write
                 text = (
                     f"{assembly.letter}: the {part.name} is {write(part.thickness.length)} thick and rabbeted along "

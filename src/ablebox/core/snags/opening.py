@@ -12,7 +12,9 @@ from dataclasses import dataclass, replace
 from itertools import combinations, pairwise
 
 from ..assembly.part import Assembly, FrontSpace, Placed
+from ..assembly.role import PartKind
 from ..assembly.turned import seen_from
+from ..assembly.uses import Use
 from ..cabinet.design import Case
 from ..cabinet.places import at, put
 from ..case.base_hung import Hung
@@ -83,7 +85,7 @@ def _of_case(made: Made, letter: str, x: int) -> list[_Front]:
 
 def _pull(assembly: Assembly, space: FrontSpace) -> tuple[int, int] | None:
     """Return from where to where the pulls of a front reach, up and down."""
-    heights = [z for p in assembly.parts_of(space) for h in p.holes if h.name == "pull screws" for _, _, z in h.centres]
+    heights = [z for p in assembly.parts_of(space) for h in p.holes if h.use is Use.PULL for _, _, z in h.centres]
     return (min(heights), max(heights) + 1) if heights else None
 
 
@@ -225,13 +227,13 @@ def pull_outs_behind_doors(made: Made) -> Iterator[Snag]:
 
 def _slides_out(part: Placed) -> bool:
     """Whether a part slides out behind a door: a pull-out shelf, or the side of a drawer that stands there."""
-    return (part.role.startswith("pull-out") and part.axes[2] == 2) or (
-        part.role.startswith("inner.") and ".side." in part.role
-    )
+    of = part.role.of
+    inner = of is not None and of.kind is PartKind.INNER_DRAWER and part.role.kind is PartKind.BOX_SIDE
+    return inner or part.role.kind is PartKind.PULL_OUT
 
 
 def _called(part: Placed) -> str:
-    return "pull-out" if part.role.startswith("pull-out") else "drawer behind it"
+    return "pull-out" if part.role.kind is PartKind.PULL_OUT else "drawer behind it"
 
 
 def _in_the_door(space: FrontSpace, shelf: Placed, thick: Length) -> tuple[Length, Length] | None:

@@ -12,6 +12,7 @@ from ..case.back_none import NoBack
 from ..case.base_feet import Feet
 from ..case.base_legs import Legs
 from ..case.cutouts import Cutout
+from ..case.kick_notched import NotchedKick
 from ..lengths import ZERO, Length, inches
 from ..room.obstacle import OBSTACLES, Deal, Obstacle
 from ..run.members import hangs
@@ -61,7 +62,7 @@ def _obstacle(made: Made, case: Case, place: Place, obstacle: Obstacle, key: str
             text = f"{case.letter}: the {words}, {where}, is behind its side: move the run, or have it moved by a licensed trade."
         yield Snag("room.cut", Level.WARN, text, case.letter, key, fix)
     elif obstacle.deal is Deal.NOTCH:
-        if case.kick.words.startswith("notched") or obstacle.out <= case.set_in:
+        if isinstance(case.kick, NotchedKick) or obstacle.out <= case.set_in:
             return
         text = (
             f"{case.letter}: the {words} stands {write(obstacle.out)} out of the wall; notch the sides round it, or let them go on "

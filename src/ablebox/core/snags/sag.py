@@ -7,6 +7,7 @@ from collections.abc import Iterator
 from dataclasses import replace
 
 from ..assembly.part import Placed
+from ..assembly.role import PartKind
 from ..lengths import TICKS_PER_MM, Length, inches
 from ..materials import loads, materials
 from ..parts.machining import aslant
@@ -15,8 +16,8 @@ from ..shop.made import Made
 from .snag import Check, Level, Snag
 
 _STRIP = inches("1 1/2")
-#: Roles of parts that carry things on their upper face, and whether they sit in the uprights.
-_SHELVES = {"shelf": False, "fixed": True, "pull-out": False}
+#: Kinds of parts that carry things on their upper face, and whether they sit in the uprights.
+_SHELVES = {PartKind.SHELF: False, PartKind.FIXED_SHELF: True, PartKind.PULL_OUT: False}
 
 
 def span(part: Placed) -> Length:
@@ -38,14 +39,14 @@ def beam(made: Made, letter: str, part: Placed) -> Shelf:
         stuff.stiffness,
         stuff.density,
         load.weight,
-        _SHELVES[part.role.partition(".")[0]],
+        _SHELVES[part.role.kind],
     )
 
 
 def shelves_sag(made: Made) -> Iterator[Snag]:
     """The longest shelf of each case that sags more than the eye forgives, with what would help."""
     for assembly in made.assemblies:
-        shelves = [part for part in assembly.parts if part.role.partition(".")[0] in _SHELVES]
+        shelves = [part for part in assembly.parts if part.role.kind in _SHELVES]
         worst = max(shelves, key=span, default=None)
         if worst is None:
             continue

@@ -5,6 +5,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
+from ..assembly.role import PartKind
 from ..cabinet.design import Case
 from ..case.plan_straight import Straight
 from ..lengths import ZERO, Length, inches
@@ -78,7 +79,7 @@ def wide_doors(made: Made) -> Iterator[Snag]:
         for space in assembly.fronts:
             width = space.width
             if space.opens == "pair":
-                width = made.numbers[f"{assembly.letter}/{space.role('door')}/width"]
+                width = made.numbers[f"{assembly.letter}/{space.role(PartKind.DOOR)}/width"]
             if not space.swings or width.length <= widest:
                 continue
             write, letter = made.units.write, assembly.letter

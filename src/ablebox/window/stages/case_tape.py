@@ -20,6 +20,7 @@ from ...core.case.cutouts import Cutout
 from ...core.case.inside.layout import Bay, Columns, Rows
 from ...core.case.inside.shelves_on_pins import PinShelves
 from ...core.case.scribe import Scribe, Station
+from ...core.case.shell import LEFT
 from ...core.drawing.joint_views import THINGS, joint
 from ...core.errors import AbleBoxError
 from ...core.fronts.none import NoFronts
@@ -160,7 +161,7 @@ class CaseTape:
         label = Words("Sides go on behind the back", 14, wrap=True)
         add_size_row(self._desk, column, f"{self._letter}/set_in", label, "sides beyond the back, to scribe")
         for i, scribe in enumerate(self._case.scribes):
-            side = scribe.role.removeprefix("side.")
+            side = "left" if scribe.role == LEFT else "right"
             column.addWidget(
                 Words(f"{side} side, {scribe.edge.words} edge: at, and taken off there", 14, True, "quiet", wrap=True)
             )

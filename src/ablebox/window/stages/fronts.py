@@ -10,6 +10,7 @@ from typing import Any
 from PyQt6.QtWidgets import QComboBox, QGridLayout, QHBoxLayout, QPushButton, QSpinBox, QVBoxLayout
 
 from ...core.assembly.part import FrontSpace
+from ...core.assembly.role import PartKind
 from ...core.assembly.turned import seen_from
 from ...core.cabinet.design import SCHOOLS, Case
 from ...core.cabinet.face_edits import cells, closed_by, divided, parent, taking, without
@@ -276,7 +277,7 @@ class FrontsStage(Stage):
         space = self._space()
         if space is None:
             return
-        drawer = space.role("drawer")
+        drawer = space.role(PartKind.DRAWER)
         column.addSpacing(6)
         for key in (f"{drawer}.opening/width", f"{drawer}/width", f"{drawer}/height", f"{drawer}/depth"):
             number = self.desk.number(f"{self._letter}/{key}")

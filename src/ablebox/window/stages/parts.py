@@ -248,7 +248,7 @@ class PartsStage(Stage):
 
     def _work_on(self, part: Part, record: type) -> None:
         project = self.desk.document.project
-        new = tuple(switched(None, record, project.units.system, role=role) for role in part.own_roles)
+        new = tuple(switched(None, record, project.units.system, role=role) for role in part.roles)
         extras = (*project.case(part.case).extras, *new)
         self.desk.put(part.case, "extras", extras, f"{new[0].words} in the {part.name}")
 

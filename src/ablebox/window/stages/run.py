@@ -112,7 +112,7 @@ class RunStage(Stage):
         for kind in SpaceKind:
             action = menu.addAction(kind.words.capitalize())
             assert action is not None
-            action.setObjectName(f"add-{kind.words.partition(' ')[0]}")
+            action.setObjectName(f"add-{kind.name.lower()}")
             action.triggered.connect(lambda _, kind=kind: self.add(kind))
         menu.addSeparator()
         for name, row in KINDS.items():

@@ -17,6 +17,7 @@ from ...core.lengths import Length
 from ...core.shop.compare import facts
 from ...core.shop.plans import verdict
 from ...core.shop.rests import kept
+from ...core.units import System
 from ..desk import Desk
 from ..widgets.length_field import LengthField
 from ..widgets.moved_list import add_moved
@@ -271,7 +272,7 @@ class SheetsStage(Stage):
         if self.hand.chosen in sheet.spots:
             self._piece(column, plan, sheet, number)
         column.addWidget(Words("Fence settings", 20, True))
-        unit = "inches" if made.units.name == "in" else "mm"
+        unit = "inches" if made.units.system is System.INCH else "mm"
         words = f"Sheet {number}, in the order you cut · {unit} · {len(order.cuts)} cuts, the fence is set {order.settings} times"
         column.addWidget(Words(words, 14, colour="quiet", wrap=True))
         column.addSpacing(6)

@@ -13,6 +13,7 @@ from PyQt6.QtWidgets import QApplication, QFrame, QGridLayout, QLineEdit, QPushB
 from ...core.reckoning import Origin, Reckoned, Term
 from ...core.room.reading import Deep, Method, Reading
 from ...core.room.wall import SINGLE, number_of, prefix_of
+from ...core.units import System
 from .. import theme
 from ..desk import Desk
 from .choice_box import choice_box
@@ -244,7 +245,9 @@ class Tape(QWidget):
         assert found is not None
         units = self._desk.document.project.units
         column.addWidget(Words(_capital(found.title), 20, True, wrap=True))
-        column.addWidget(Words("a choice of yours · " + ("inches" if units.name == "in" else "mm"), 14, colour="quiet"))
+        column.addWidget(
+            Words("a choice of yours · " + ("inches" if units.system is System.INCH else "mm"), 14, colour="quiet")
+        )
         column.addSpacing(8)
         column.addWidget(Words(self._desk.shown(key) or "shared out", 26, True))
         self._type_over(column, key, "Set another size")

@@ -12,6 +12,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ...assembly.part import Cut, CutKind, Face, Placed
+from ...assembly.role import PartKind, Role, Side
 from ...assembly.solid import Box
 from ...lengths import ZERO, Length, inches
 from ...reckoning import Reckoned
@@ -129,31 +130,33 @@ class _Builder:
             wide = book.named(high, "splash, width", "splash/width")
             long = book.named(length, "splash, length", "splash/length")
             y = self.y + depth.length - self.t.length
-            self._add("splash", "splash", long, wide, (0, 2, 1), (self.x, y, z), shows=Face.FRONT)
+            self._add(Role(PartKind.SPLASH), "splash", long, wide, (0, 2, 1), (self.x, y, z), shows=Face.FRONT)
         self.work.buy("screws for the top, from below", 8)
         self.work.sums += [length, depth]
         return self.work
 
-    def _add(self, role: str, name: str, long: Reckoned, wide: Reckoned, axes: tuple[int, int, int],
+    def _add(self, role: Role, name: str, long: Reckoned, wide: Reckoned, axes: tuple[int, int, int],
              corner: tuple[Length, Length, Length], bands: tuple[Face, ...] = (), shows: Face = Face.TOP) -> Placed:  # fmt: skip
         edging = self.shell.rack.edging(self.top.edging)
         banded = tuple((face, edging) for face in bands) if edging else ()
-        part = Placed(f"counter.{role}", name, self.top.goods, long, wide, self.t, axes, corner, bands=banded,
+        part = Placed(role, name, self.top.goods, long, wide, self.t, axes, corner, bands=banded,
                       shows=shows, stands="apart")  # fmt: skip
         self.work.parts.append(part)
         return part
 
-    def _pieces(self, length: Reckoned, joint: Length | None, key: str) -> list[tuple[str, Reckoned, Length]]:
-        """Return the pieces along the top: name, length, and where each begins."""
+    def _pieces(
+        self, length: Reckoned, joint: Length | None, key: str
+    ) -> list[tuple[tuple[int, ...], Reckoned, Length]]:
+        """Return the pieces along the top: number, length, and where each begins."""
         if joint is None:
-            return [("", length, ZERO)]
+            return [((), length, ZERO)]
         self.shell.need(joint, inches(6), "first piece of the top", "Join it further along.")
         self.shell.need(length.length - joint, inches(6), "last piece of the top", "Join it nearer to the left.")
         first = self.book.named(
             self.book.chosen(joint, "to the joint", f"{key}.to"), f"{key}, first length", f"{key}.1/length"
         )
         rest = self.book.named(length - first, f"{key}, second length", f"{key}.2/length")
-        return [(".1", first, ZERO), (".2", rest, joint)]
+        return [((1,), first, ZERO), ((2,), rest, joint)]
 
     def _slab(self, length: Reckoned, depth: Reckoned, z: Length) -> None:
         pieces = self._pieces(length, self.top.joint, "counter.piece")
@@ -163,7 +166,15 @@ class _Builder:
                 bands.append(Face.LEFT)
             if i == len(pieces) - 1 and not self.joined[1]:
                 bands.append(Face.RIGHT)
-            part = self._add(f"top{name}", "counter", long, depth, (0, 1, 2), (self.x + at, self.y, z), tuple(bands))
+            part = self._add(
+                Role(PartKind.COUNTER, number=name),
+                "counter",
+                long,
+                depth,
+                (0, 1, 2),
+                (self.x + at, self.y, z),
+                tuple(bands),
+            )
             self._sink(part, depth)
 
     def _sink(self, part: Placed, depth: Reckoned) -> None:
@@ -192,13 +203,19 @@ class _Builder:
         joint = top.joint + STAGGER if top.joint is not None else None
         if joint is not None and joint + STAGGER > length.length:
             joint = top.joint - STAGGER if top.joint is not None else None
-        for row, y in (("front", self.y), ("back", self.y + depth.length - top.strip)):
-            bands = (Face.FRONT,) if row == "front" else ()
+        for row, y in ((Side.FRONT, self.y), (Side.BACK, self.y + depth.length - top.strip)):
+            bands = (Face.FRONT,) if row is Side.FRONT else ()
             for name, long, at in self._pieces(length, joint, "counter.strip.piece"):
                 self._add(
-                    f"strip.{row}{name}", "strip under the counter", long, wide, (0, 1, 2), (self.x + at, y, z), bands
+                    Role(PartKind.STRIP, row, name),
+                    "strip under the counter",
+                    long,
+                    wide,
+                    (0, 1, 2),
+                    (self.x + at, y, z),
+                    bands,
                 )
-        ends = (("left", self.x, Face.LEFT), ("right", self.x + length.length - top.strip, Face.RIGHT))
+        ends = ((Side.LEFT, self.x, Face.LEFT), (Side.RIGHT, self.x + length.length - top.strip, Face.RIGHT))
         for (side, x, face), bare in zip(ends, self.joined, strict=True):
-            self._add(f"strip.{side}", "strip under the counter, short", between, wide, (1, 0, 2),
+            self._add(Role(PartKind.STRIP, side), "strip under the counter, short", between, wide, (1, 0, 2),
                       (x, self.y + top.strip, z), () if bare else (face,))  # fmt: skip

@@ -8,14 +8,16 @@ four and are cut from a rectangle by their template.
 from __future__ import annotations
 
 from ...assembly.part import Cut, CutKind, Face, Hand, Placed
+from ...assembly.role import PartKind, Role, Side
 from ...assembly.solid import Box
 from ...lengths import ZERO, Length
 from ...reckoning import Origin, Reckoned, leaf
+from ..back import BACK
 from ..joint.choice import EndJoint
 from ..shell import LEFT, RIGHT, Work
 from .corner import Corner
 
-BACK, SECOND = "back", "back.second"
+SECOND = Role(PartKind.BACK, Side.SECOND)
 #: Each upright, and its face that looks inside.
 INNER = {LEFT: Face.RIGHT, RIGHT: Face.BACK, BACK: Face.FRONT, SECOND: Face.LEFT}
 
@@ -75,17 +77,17 @@ def _side_width(corner: Corner, depth: Reckoned, key: str, frame: int, bevel: in
         Length(bevel), "bevel of its front edge", origin=Origin.RECKONED, note="longest at its inner face"
     )
     return corner.shell.book.named(
-        total, f"{'side' if key == LEFT else 'side round the corner'}, width", f"{key}/width"
+        total, f"{'side' if key == str(LEFT) else 'side round the corner'}, width", f"{key}/width"
     )
 
 
-def panel(corner: Corner, work: Work, role: str, joint: EndJoint, low: Length, shows: Face) -> None:
+def panel(corner: Corner, work: Work, role: Role, joint: EndJoint, low: Length, shows: Face) -> None:
     """Add a five-cornered panel between the uprights, jointed to all four.
 
     Args:
         corner: the case as set out.
         work: the uprights so far; the panel and the channels for it are added.
-        role: ``bottom`` or ``top``.
+        role: the bottom's or the top's.
         joint: how it meets the uprights.
         low: height of its underside.
         shows: the face that is seen.
@@ -118,7 +120,7 @@ def panel(corner: Corner, work: Work, role: str, joint: EndJoint, low: Length, s
 
 
 def five_cornered(
-    corner: Corner, role: str, name: str, length: Reckoned, width: Reckoned, x: Length, y: Length, z: Length,
+    corner: Corner, role: Role, name: str, length: Reckoned, width: Reckoned, x: Length, y: Length, z: Length,
     offset: int, shows: Face,
 ) -> Placed:  # fmt: skip
     """Return a level panel whose front edge lies behind the face by ``offset`` ticks."""

@@ -4,6 +4,7 @@
 from __future__ import annotations
 
 from ...assembly.part import Cut, CutKind, Face, Placed
+from ...assembly.role import PartKind, Role
 from ...assembly.solid import Box
 from ...lengths import ZERO, Length, millimetres
 from ...reckoning import Origin, Reckoned, leaf
@@ -92,6 +93,6 @@ def _board(corner: Corner, offset: int, start: int, width: Reckoned, low: Length
         for u0, u1 in found.ends
         if u1 > u0
     )
-    straight = Placed("kick", "kick board", shell.goods.code, length, width, shell.thickness, (0, 2, 1),
+    straight = Placed(Role(PartKind.KICK), "kick board", shell.goods.code, length, width, shell.thickness, (0, 2, 1),
                       (Length(found.first), Length(offset), low), shows=Face.FRONT, stands=stands, cuts=cuts)  # fmt: skip
     return turned(straight, found.ring)

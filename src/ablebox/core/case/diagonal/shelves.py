@@ -8,13 +8,17 @@ wall (common practice).
 from __future__ import annotations
 
 from ...assembly.part import BaySpace, Face
+from ...assembly.role import PartKind, Role
 from ...assembly.solid import Box
+from ...assembly.uses import Use
 from ...lengths import ZERO, Length
+from ..back import BACK
+from ..bottom import BOTTOM
 from ..inside.layout import Bay, Inside
 from ..inside.shelves_on_pins import PinShelves
 from ..inside.space import Space
 from ..shell import LEFT, RIGHT, Work
-from .carcass import BACK, INNER, SECOND, five_cornered
+from .carcass import INNER, SECOND, five_cornered
 from .corner import Corner
 
 PINS = 8
@@ -36,7 +40,7 @@ def fitted(corner: Corner, inside: Inside) -> Work:
         (corner.t, corner.t, low),
         (corner.wide - corner.back.length.ticks, corner.deep - corner.back.length.ticks, high),
     )
-    work.bays.append(BaySpace("inside", clear, "bottom", corner.lines.top, LEFT, SECOND))
+    work.bays.append(BaySpace("inside", clear, BOTTOM, corner.lines.top, LEFT, SECOND))
     for i, fitting in enumerate(inside.fittings):
         if not isinstance(fitting, PinShelves):
             raise shell.refuse(
@@ -52,7 +56,7 @@ def fitted(corner: Corner, inside: Inside) -> Work:
 def _space(corner: Corner) -> Space:
     lines, shell = corner.lines, corner.shell
     height = shell.book.named(lines.ceiling - lines.floor_top, "clear height", "inside.height")
-    return Space(shell, lines, "inside", "", LEFT, SECOND, shell.thickness.length, corner.inside, "bottom", lines.floor_top,
+    return Space(shell, lines, "inside", "", LEFT, SECOND, shell.thickness.length, corner.inside, BOTTOM, lines.floor_top,
                  lines.top, lines.ceiling, height, corner.inside_depth, (), (ZERO, ZERO))  # fmt: skip
 
 
@@ -70,18 +74,18 @@ def _shelves(corner: Corner, space: Space, pins: PinShelves, path: str) -> Work:
     start = shell.thickness.length + pins.play.share(2)[0]
     for i, level in enumerate(pins.levels(space, holes)):
         work.parts.append(
-            five_cornered(corner, f"shelf.{i + 1}", "shelf", length, width, start, start, level,
+            five_cornered(corner, space.role(PartKind.SHELF, i + 1), "shelf", length, width, start, start, level,
                           corner.front + pins.setback.ticks, Face.TOP)
         )  # fmt: skip
     rows = _rows(corner, pins)
     for role, places in rows.items():
         centres: list[tuple[Length, ...]] = [(x, y, z) for x, y in places for z in holes]
-        work.bore(role, INNER[role], "shelf pins", pins.hole, pins.hole_depth, centres)
+        work.bore(role, INNER[role], Use.PIN, pins.hole, pins.hole_depth, centres)
     pins.buy(shell, work, PINS)
     return work
 
 
-def _rows(corner: Corner, pins: PinShelves) -> dict[str, list[tuple[Length, Length]]]:
+def _rows(corner: Corner, pins: PinShelves) -> dict[Role, list[tuple[Length, Length]]]:
     """Return where rows of pins stand in each upright, from above."""
     back, inset = corner.back.length, pins.inset
     y_front, x_front = (

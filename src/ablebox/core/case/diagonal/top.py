@@ -8,6 +8,7 @@ from __future__ import annotations
 
 from ...assembly.footprint import Slant
 from ...assembly.part import Cut, CutKind, Face, Placed
+from ...assembly.role import PartKind, Role, Side
 from ...assembly.solid import Box
 from ...lengths import ZERO, Length, inches
 from ...reckoning import Origin, Reckoned, leaf
@@ -66,7 +67,7 @@ class _Top:
         outline = tuple((Length(x), Length(y)) for x, y in ring)
         off = Box((0, 0, z.ticks), (self.slant.b, self.slant.a, (z + self.t.length).ticks))
         cut = Cut(CutKind.CORNER, "for the front edge across", off, Face.FRONT)
-        self._add("top", "counter, round the corner", length, depth, (0, 1, 2), (ZERO, ZERO, z), (Face.FRONT,), outline=outline,
+        self._add(Role(PartKind.COUNTER), "counter, round the corner", length, depth, (0, 1, 2), (ZERO, ZERO, z), (Face.FRONT,), outline=outline,
                   footprint=ring, cuts=(cut,))  # fmt: skip
         if top.splash:
             self._splash(length, depth, z + self.t.length)
@@ -74,11 +75,11 @@ class _Top:
         self.work.buy("counter bolts, two a joint", 4)
         return self.work
 
-    def _add(self, role: str, name: str, long: Reckoned, wide: Reckoned, axes: tuple[int, int, int],
+    def _add(self, role: Role, name: str, long: Reckoned, wide: Reckoned, axes: tuple[int, int, int],
              corner: tuple[Length, Length, Length], bands: tuple[Face, ...] = (), shows: Face = Face.TOP, **more: object) -> Placed:  # fmt: skip
         edging = self.shell.rack.edging(self.top.edging)
         banded = tuple((face, edging) for face in bands) if edging else ()
-        part = Placed(f"counter.{role}", name, self.top.goods, long, wide, self.t, axes, corner, bands=banded, shows=shows,
+        part = Placed(role, name, self.top.goods, long, wide, self.t, axes, corner, bands=banded, shows=shows,
                       stands="apart", **more)  # type: ignore[arg-type]  # fmt: skip
         self.work.parts.append(part)
         return part
@@ -89,8 +90,16 @@ class _Top:
         first = self.book.named(length, "splash, length", "splash/length")
         second = self.book.named(depth - self.t, "splash round the corner, length", "splash.second/length")
         y, x = Length(self.deep) - self.t.length, Length(self.wide) - self.t.length
-        self._add("splash", "splash", first, tall, (0, 2, 1), (ZERO, y, z), shows=Face.FRONT)
-        self._add("splash.second", "splash, round the corner", second, tall, (1, 2, 0), (x, ZERO, z), shows=Face.LEFT)
+        self._add(Role(PartKind.SPLASH), "splash", first, tall, (0, 2, 1), (ZERO, y, z), shows=Face.FRONT)
+        self._add(
+            Role(PartKind.SPLASH, Side.SECOND),
+            "splash, round the corner",
+            second,
+            tall,
+            (1, 2, 0),
+            (x, ZERO, z),
+            shows=Face.LEFT,
+        )
 
     def _strips(self, length: Reckoned, z: Length) -> None:
         """Strips along the front edge, both walls and both joints."""
@@ -102,7 +111,9 @@ class _Top:
             self.shell.need(Length(room), inches(1), "room between the strips", "Make them narrower.")
         self._front(wide, s, z)
         back = book.named(length, "strip at the wall, length", "counter.strip.back/length")
-        self._add("strip.back", "strip under the counter", back, wide, (0, 1, 2), (ZERO, Length(y1), z))
+        self._add(
+            Role(PartKind.STRIP, Side.BACK), "strip under the counter", back, wide, (0, 1, 2), (ZERO, Length(y1), z)
+        )
         for role, words, size, axes, at in (
             ("second", "strip at the second wall", y1, (1, 0, 2), (Length(x1), ZERO, z)),
             ("left", "strip at the left joint", y1 - joint_y, (1, 0, 2), (ZERO, Length(joint_y), z)),
@@ -110,7 +121,7 @@ class _Top:
         ):
             between = leaf(Length(size), "between the strips", origin=Origin.RECKONED, note="what the others leave")
             long = book.named(between, f"{words}, length", f"counter.strip.{role}/length")
-            self._add(f"strip.{role}", "strip under the counter", long, wide, axes, at)
+            self._add(Role(PartKind.STRIP, Side(role)), "strip under the counter", long, wide, axes, at)
 
     def _front(self, wide: Reckoned, s: int, z: Length) -> None:
         found = board(self.slant, 0, 0, s)
@@ -125,7 +136,7 @@ class _Top:
             if u1 > u0
         )
         edging = self.shell.rack.edging(self.top.edging)
-        straight = Placed("counter.strip.front", "strip under the counter, front", self.top.goods, length, wide, self.t, (0, 1, 2),
+        straight = Placed(Role(PartKind.STRIP, Side.FRONT), "strip under the counter, front", self.top.goods, length, wide, self.t, (0, 1, 2),
                           (Length(found.first), ZERO, z), bands=((Face.FRONT, edging),) if edging else (), shows=Face.BOTTOM,
                           stands="apart", cuts=cuts)  # fmt: skip
         self.work.parts.append(turned(straight, found.ring))

@@ -10,6 +10,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ...assembly.part import Face, Hand, Placed
+from ...assembly.role import PartKind, Role, Side
 from ...lengths import ZERO, Length, inches
 from ...reckoning import Reckoned
 from ...stock import Rack
@@ -77,7 +78,7 @@ class EndPanel:
         edging = shell.rack.edging(self.edging)
         left = side == "left"
         x = ZERO - thick.length if left else shell.over_sides.length
-        part = Placed(f"end.{side}", f"end panel, {side}", self.goods, length, width, thick, (2, 1, 0), (x, y, low),
+        part = Placed(Role(PartKind.END_PANEL, Side(side)), f"end panel, {side}", self.goods, length, width, thick, (2, 1, 0), (x, y, low),
                       hand=Hand.LEFT if left else Hand.RIGHT, bands=((Face.FRONT, edging),) if edging else (),
                       shows=Face.LEFT if left else Face.RIGHT, stands="apart")  # fmt: skip
         work = Work(parts=[part], sums=[thick])

@@ -6,6 +6,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 
 from ...assembly.part import Holes, Placed
+from ...assembly.uses import Use
 from ...lengths import Length, inches
 from ..fields import size
 from ..shell import Shell
@@ -51,6 +52,6 @@ class RoundHole:
         at = list(part.box.low)
         at[part.axes[0]] += self.along.ticks
         at[part.axes[1]] += self.across.ticks
-        bored = Holes("hole right through", face_of(part), self.diameter, part.thickness.length,
+        bored = Holes(Use.THROUGH, face_of(part), self.diameter, part.thickness.length,
                       ((at[0], at[1], at[2]),))  # fmt: skip
         return replace(part, holes=(*part.holes, bored))

@@ -12,6 +12,7 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 
 from ...assembly.part import Face, Placed
+from ...assembly.role import PartKind, Role, Side
 from ...assembly.solid import Box
 from ...lengths import ZERO, Length, inches, millimetres
 from ...reckoning import Origin, Reckoned, leaf
@@ -107,14 +108,27 @@ class FaceFrame:
         return _Frame(self, shell, lines).build(layout)
 
 
+#: How the keys of each kind of member begin.
+_KEYS = {
+    PartKind.FRAME_STILE: "stile",
+    PartKind.FRAME_RAIL: "rail",
+    PartKind.MID_STILE: "mid-stile",
+    PartKind.MID_RAIL: "mid-rail",
+}
+
+
 @dataclass(slots=True)
 class _Region:
-    """A hole in the frame: its edges as heights and distances from the case's left side, and its members."""
+    """A hole in the frame: its edges as heights and distances from the case's left side, and its members.
+
+    It is ``full`` where it goes from the left outer stile to the right one.
+    """
 
     x: tuple[Reckoned, Reckoned]
     z: tuple[Reckoned, Reckoned]
     sides: tuple[Member | None, Member | None]
     levels: tuple[Member, Member]
+    full: bool = False
 
 
 class _Frame:
@@ -135,7 +149,7 @@ class _Frame:
             Length(rails[0].box.high[2]), "top of the bottom rail", f"{self.book.prefix}frame/low", Origin.RECKONED
         )
         self.shell.need(high.length - low.length, inches(1), "opening height in the frame", "Make the rails narrower.")
-        self._divide(layout, _Region((left, right), (low, high), stiles, rails), "")
+        self._divide(layout, _Region((left, right), (low, high), stiles, rails, True), "")
         for member in list(self.members):
             self._place(member)
         return self.work
@@ -172,7 +186,7 @@ class _Frame:
             )
             x = (-stile.proud, covered) if side == "left" else (wide - covered, wide + stile.proud)
             named = self.book.named(width, f"stile, {side}, width", f"stile.{side}/width")
-            member = Member(f"frame.stile.{side}", f"stile, {side}", 2, self._box(x, (foot, self.shell.height.length)),
+            member = Member(Role(PartKind.FRAME_STILE, Side(side)), f"stile, {side}", 2, self._box(x, (foot, self.shell.height.length)),
                             length, named, outer=True)  # fmt: skip
             self.members.append(member)
             made.append(member)
@@ -210,7 +224,14 @@ class _Frame:
             z = (line, line + size_) if end == "bottom" else (high - size_, high)
             named = self.book.named(width, f"rail, {end}, width", f"rail.{end}/width")
             member = Member(
-                f"frame.rail.{end}", f"rail, {end}", 0, self._box((left, right), z), between, named, stiles, outer=True
+                Role(PartKind.FRAME_RAIL, Side(end)),
+                f"rail, {end}",
+                0,
+                self._box((left, right), z),
+                between,
+                named,
+                stiles,
+                outer=True,
             )
             self.members.append(member)
             made.append(member)
@@ -257,14 +278,14 @@ class _Frame:
             child = (
                 _Region((low, start), region.z, (before, member), region.levels)
                 if columns
-                else _Region(region.x, (low, start), region.sides, (before, member))  # type: ignore[arg-type]
+                else _Region(region.x, (low, start), region.sides, (before, member), region.full)  # type: ignore[arg-type]
             )
             self._divide(layout.children[i], child, f"{place}.")
             low, before = stop, member
         last = (
             _Region((low, end), region.z, (before, region.sides[1]), region.levels)
             if columns
-            else _Region(region.x, (low, end), region.sides, (before, region.levels[1]))  # type: ignore[arg-type]
+            else _Region(region.x, (low, end), region.sides, (before, region.levels[1]), region.full)  # type: ignore[arg-type]
         )
         self._divide(layout.children[-1], last, f"{tag}{len(layout.dividers) + 1}.")
 
@@ -272,8 +293,9 @@ class _Frame:
         self, columns: bool, place: str, width: Reckoned, region: _Region, start: Reckoned, stop: Reckoned
     ) -> Member:
         word = "mid stile" if columns else "mid rail"
+        kind = PartKind.MID_STILE if columns else PartKind.MID_RAIL
         across = region.z if columns else region.x
-        full = not columns and across[0].label.startswith("inner edge") and across[1].label.startswith("inner edge")
+        full = not columns and region.full
         length = self._between() if full else self.book.named(
             across[1] - across[0], f"{word}, between", f"frame/{word.replace(' ', '-')}.{place}.between"
         )  # fmt: skip
@@ -282,7 +304,13 @@ class _Frame:
         ends: tuple[Member | None, Member | None] = region.levels if columns else region.sides
         named = self.book.named(width, f"{word}, width", f"{word.replace(' ', '-')}/width")
         member = Member(
-            f"frame.{word.replace(' ', '-')}.{place}", word, 2 if columns else 0, self._box(x, z), length, named, ends
+            Role(kind, number=tuple(int(step) for step in place.split("."))),
+            word,
+            2 if columns else 0,
+            self._box(x, z),
+            length,
+            named,
+            ends,
         )
         self.members.append(member)
         return member
@@ -306,7 +334,8 @@ class _Frame:
             for name, pieces in joint.fasteners(self.shell):
                 self.work.buy(name, pieces)
         box = member.stretched(*reaches)
-        key = member.role.removeprefix("frame.")
+        role = member.role
+        key = ".".join([_KEYS[role.kind], *([role.side.value] if role.side.value else []), *map(str, role.number)])
         length = self.book.named(total, f"{member.name}, length", f"{key}/length")
         axes = (2, 0, 1) if member.axis == 2 else (0, 2, 1)
         corner = (Length(box.low[0]), Length(box.low[1]), Length(box.low[2]))

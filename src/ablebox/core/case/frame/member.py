@@ -5,6 +5,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ...assembly.role import Role
 from ...assembly.solid import Box
 from ...reckoning import Reckoned
 
@@ -24,7 +25,7 @@ class Member:
         outer: whether it belongs to the frame's outline.
     """
 
-    role: str
+    role: Role
     name: str
     axis: int
     box: Box

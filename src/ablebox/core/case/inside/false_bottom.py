@@ -6,6 +6,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ...assembly.part import Face, Placed
+from ...assembly.role import PartKind, Side
 from ...lengths import ZERO, Length, inches
 from ...stock import Grain
 from ..fields import size
@@ -51,7 +52,7 @@ class FalseBottom:
         setback = book.chosen(self.setback, "set back at the front", f"{path}.setback")
         cleat = book.chosen(self.cleat, "cleat height", f"{path}.cleat")
         height = book.chosen(self.height, "false bottom above the floor", f"{path}.height")
-        key = space.key("false-bottom")
+        key, role = space.key("false-bottom"), space.role(PartKind.FALSE_BOTTOM)
         length = book.named(space.width - play, "false bottom, length", f"{key}/length")
         total = space.depth - setback if self.setback else space.depth.times(1)
         width = book.named(total, "false bottom, width", f"{key}/width")
@@ -62,11 +63,11 @@ class FalseBottom:
         work = Work(sums=[play, setback, cleat, height])
         for i, x in enumerate((space.x, space.end - t)):
             work.parts.append(
-                Placed(f"{key}.cleat.{i + 1}", "cleat", shell.goods.code, long, high, shell.thickness, (1, 2, 0),
+                Placed(role.part(PartKind.CLEAT, Side.NONE, i + 1), "cleat", shell.goods.code, long, high, shell.thickness, (1, 2, 0),
                        (x, y, under - self.cleat), grain=Grain.ANY)
             )  # fmt: skip
         work.parts.append(
-            Placed(key, "false bottom", shell.goods.code, length, width, shell.thickness, (0, 1, 2),
+            Placed(role, "false bottom", shell.goods.code, length, width, shell.thickness, (0, 1, 2),
                    (space.x + self.play.share(2)[0], y, under), bands=shell.band(Face.FRONT), shows=Face.TOP)
         )  # fmt: skip
         work.buy(fastener_words("screws", shell), 6)

@@ -3,7 +3,10 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from ...assembly.part import BaySpace, Cut, CutKind, Face, Placed
+from ...assembly.role import PartKind, Role
 from ...assembly.solid import Box
 from ...lengths import ZERO, Length, millimetres
 from ...reckoning import Origin, Reckoned, leaf
@@ -31,7 +34,9 @@ def _bay(bay: Bay, space: Space) -> Work:
     work = Work(bays=[BaySpace(space.path, space.box, space.floor, space.ceiling, space.left, space.right)])
     done: list[tuple[str, Box]] = list(space.obstacles)
     for i, fitting in enumerate(bay.fittings):
-        made = fitting.build(space, f"{space.path}.fittings.{i}")
+        # Two fittings of one kind in a bay are told apart, in roles and in keys.
+        nth = 1 + sum(type(each) is type(fitting) for each in bay.fittings[:i])
+        made = fitting.build(replace(space, nth=nth), f"{space.path}.fittings.{i}")
         for part in made.parts:
             other = next((name for name, box in done if box.meet(part.box).volume), "")
             if other:
@@ -43,7 +48,7 @@ def _bay(bay: Bay, space: Space) -> Work:
     return work
 
 
-def _reach(joint: MiddleJoint, space: Space, what: str, into: str) -> Reckoned | None:
+def _reach(joint: MiddleJoint, space: Space, what: str, into: Role | None) -> Reckoned | None:
     return joint.reach(space.shell, f"{space.path}.joint", what) if into else None
 
 
@@ -63,7 +68,7 @@ def _columns(columns: Columns, space: Space) -> tuple[Work, Layout]:
             space.height.length - columns.high, ZERO, "room above the partition", "Make it lower, or full height."
         )
     below = _reach(columns.joint, space, "partition", space.floor)
-    above = _reach(columns.joint, space, "partition", space.ceiling if whole else "")
+    above = _reach(columns.joint, space, "partition", space.ceiling if whole else None)
     total = high.times(1)
     for reach in (below, above):
         if reach is not None:
@@ -79,7 +84,7 @@ def _columns(columns: Columns, space: Space) -> tuple[Work, Layout]:
     lefts = [space.left]
     for i in range(len(widths) - 1):
         x = x + widths[i].length
-        role = space.key("partition") + f".{i + 1}"
+        role = space.role(PartKind.PARTITION, i + 1)
         low = space.bottom.length - _length(below)
         part = Placed(role, "partition", shell.goods.code, length, width, thickness, (2, 1, 0), (x, space.front, low),
                       bands=shell.band(Face.FRONT, Face.TOP) if not whole else shell.band(Face.FRONT))  # fmt: skip
@@ -111,7 +116,7 @@ def _columns(columns: Columns, space: Space) -> tuple[Work, Layout]:
         height = space.height if whole else high
         inner = Space(
             shell, space.lines, f"{space.path}.bays.{i}", tag, lefts[i], lefts[i + 1] if i < last else space.right,
-            x, width_, space.floor, space.bottom, space.ceiling if whole else "", top, height, space.depth,
+            x, width_, space.floor, space.bottom, space.ceiling if whole else None, top, height, space.depth,
             space.obstacles, frame_over, space.set_back if whole else (space.set_back[0], ZERO),
         )  # fmt: skip
         made, layout = fill(bay, inner)
@@ -141,7 +146,7 @@ def _rows(rows: Rows, space: Space) -> tuple[Work, Layout]:
     z = space.bottom.length
     for i, setback in enumerate(rows.setbacks):
         z = z + heights[i].length
-        role = f"{key}.{i + 1}"
+        role = space.role(PartKind.FIXED_SHELF, i + 1)
         back = book.chosen(setback, "set back at the front", f"{space.path}.setbacks.{i}")
         shell.need(setback, ZERO, "set back of the fixed shelf", "Type 0 or more.")
         across = space.depth - back if setback else space.depth.times(1)
@@ -186,10 +191,10 @@ def _rows(rows: Rows, space: Space) -> tuple[Work, Layout]:
 
 
 def _house(
-    work: Work, joint: MiddleJoint, part: Placed, role: str, face: Face, axis: int, reach: tuple[Length, Length]
+    work: Work, joint: MiddleJoint, part: Placed, role: Role | None, face: Face, axis: int, reach: tuple[Length, Length]
 ) -> None:
     """Cut the channel for one end of a part into the member it meets."""
-    if joint.kind is None:
+    if joint.kind is None or role is None:
         return
     low, high = list(part.box.low), list(part.box.high)
     low[axis], high[axis] = reach[0].ticks, reach[1].ticks
@@ -213,7 +218,7 @@ def _notch(work: Work, part: Placed, space: Space) -> None:
         work.cut(part.role, Cut(CutKind.NOTCH, f"around the {name}", met, Face.RIGHT))
 
 
-def check_channels(shell: Shell, cuts: dict[str, list[Cut]]) -> None:
+def check_channels(shell: Shell, cuts: dict[Role, list[Cut]]) -> None:
     """Refuse channels that meet from both faces of one panel.
 
     Raises:

@@ -11,6 +11,7 @@ from dataclasses import dataclass
 
 from ...assembly.part import Face
 from ...assembly.solid import Box
+from ...assembly.uses import Use
 from ...lengths import ZERO, Length, inches, millimetres
 from ..fields import size
 from ..shell import Work
@@ -70,7 +71,7 @@ class HangingRod:
             raise shell.refuse("hanging rod", f"it would run where the {clash} is", "Move one of them.")
         work = Work(sums=[play, drop, behind, length], obstacles=[("hanging rod", rod)])
         for role, face in ((space.left, Face.RIGHT), (space.right, Face.LEFT)):
-            work.bore(role, face, "rod socket centre", _PILOT, _PILOT_DEPTH, [(ZERO, y, z)])
+            work.bore(role, face, Use.ROD, _PILOT, _PILOT_DEPTH, [(ZERO, y, z)])
         work.buy(f"hanging rod {shell.units.write(length.length, True)} long")
         work.buy("rod sockets", 2)
         if space.width.length > _SUPPORTED:

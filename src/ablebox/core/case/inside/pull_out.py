@@ -10,6 +10,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ...assembly.part import Face, Placed
+from ...assembly.role import PartKind
+from ...assembly.uses import Use
 from ...lengths import ZERO, Length, inches, millimetres
 from ..fields import check_names, count, size
 from ..shell import Work
@@ -83,15 +85,15 @@ class PullOut:
         for i in range(self.count):
             z = z + gaps[i]
             work.parts.append(
-                Placed(f"{key}.{i + 1}", "pull-out shelf", shell.goods.code, length, width, shell.thickness, (0, 1, 2),
+                Placed(space.role(PartKind.PULL_OUT, i + 1), "pull-out shelf", shell.goods.code, length, width, shell.thickness, (0, 1, 2),
                        (x, y, z), bands=shell.band(Face.FRONT), shows=Face.TOP)
             )  # fmt: skip
             lines.append(z + t.share(2)[0])
             z = z + t
         far = deep.length - _FIRST
         centres: list[tuple[Length, ...]] = [(ZERO, y + along, z) for along in (_FIRST, far) for z in lines]
-        work.bore(space.left, Face.RIGHT, "slide screws", _HOLE, _HOLE_DEPTH, centres)
-        work.bore(space.right, Face.LEFT, "slide screws", _HOLE, _HOLE_DEPTH, centres)
+        work.bore(space.left, Face.RIGHT, Use.SLIDE, _HOLE, _HOLE_DEPTH, centres)
+        work.bore(space.right, Face.LEFT, Use.SLIDE, _HOLE, _HOLE_DEPTH, centres)
         work.buy(chosen.item.name, self.count, chosen.why, chosen.lacks, _KIND)
         for over in space.frame_over:
             if over:

@@ -12,6 +12,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ...assembly.part import Face, Placed
+from ...assembly.role import PartKind
+from ...assembly.uses import Use
 from ...lengths import ZERO, Length, inches, millimetres
 from ..fields import check_names, count, size
 from ..shell import Shell, Work
@@ -93,8 +95,8 @@ class PinShelves:
         work = self._shelves(space, path, self.levels(space, holes))
         rows = (space.front + self.inset, space.front + depth - self.inset)
         centres: list[tuple[Length, ...]] = [(ZERO, y, z) for y in rows for z in holes]
-        work.bore(space.left, Face.RIGHT, "shelf pins", self.hole, self.hole_depth, centres)
-        work.bore(space.right, Face.LEFT, "shelf pins", self.hole, self.hole_depth, centres)
+        work.bore(space.left, Face.RIGHT, Use.PIN, self.hole, self.hole_depth, centres)
+        work.bore(space.right, Face.LEFT, Use.PIN, self.hole, self.hole_depth, centres)
         self.buy(shell, work)
         return work
 
@@ -143,7 +145,7 @@ class PinShelves:
             shell.need(width.length, inches(1), "shelf width", "Make the setback less.")
             work.sums.append(setback)
             work.parts.append(
-                Placed(f"{key}.{i + 1}", "shelf", shell.goods.code, length, width, shell.thickness, (0, 1, 2),
+                Placed(space.role(PartKind.SHELF, i + 1), "shelf", shell.goods.code, length, width, shell.thickness, (0, 1, 2),
                        (x, space.front + back, level), bands=shell.band(Face.FRONT), shows=Face.TOP)
             )  # fmt: skip
         return work

@@ -12,6 +12,7 @@ from dataclasses import dataclass
 from math import isqrt
 
 from ...assembly.part import Face, Placed, Tilt
+from ...assembly.role import PartKind
 from ...lengths import ZERO, Length, inches
 from ...reckoning import Origin, leaf
 from ..fields import check_names, count, size
@@ -78,7 +79,7 @@ class SlopingShelves:
             z = z + gaps[i]
             corner = (space.x + self.play.share(2)[0], space.front + self.setback, z)
             work.parts.append(
-                Placed(f"{key}.{i + 1}", "sloping shelf", shell.goods.code, length, width, shell.thickness, (0, 1, 2),
+                Placed(space.role(PartKind.SLOPING_SHELF, i + 1), "sloping shelf", shell.goods.code, length, width, shell.thickness, (0, 1, 2),
                        corner, bands=shell.band(Face.FRONT), shows=Face.TOP, tilt=tilt)
             )  # fmt: skip
             z = z + tall

@@ -10,6 +10,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ...assembly.part import Cut, CutKind, Face, Placed
+from ...assembly.role import PartKind, Role
 from ...assembly.solid import Box
 from ...lengths import ZERO, Length, inches, millimetres
 from ..fields import check_names, count, option, size, stock
@@ -102,7 +103,9 @@ class Slots:
             else:
                 corner = (space.x - self.depth + half, space.front + self.setback, space.bottom.length + at)
                 axes = (0, 1, 2)
-            part = Placed(f"{key}.{i + 1}", "divider", self.goods, length, width, thickness, axes, corner)
+            part = Placed(
+                space.role(PartKind.DIVIDER, i + 1), "divider", self.goods, length, width, thickness, axes, corner
+            )
             work.parts.append(part)
             self._slot(work, space, part, half, self.play - half)
         return work
@@ -112,7 +115,7 @@ class Slots:
         start, end = (space.bottom.length, space.top.length) if self.upright else (space.x, space.end)
         low_role, high_role = (space.floor, space.ceiling) if self.upright else (space.left, space.right)
         low_face, high_face = (Face.TOP, Face.BOTTOM) if self.upright else (Face.RIGHT, Face.LEFT)
-        rows = (
+        rows: tuple[tuple[Role | None, Face, Length, Length, Length], ...] = (
             (low_role, low_face, start - self.depth, start, low_play),
             (high_role, high_face, end, end + self.depth, high_play),
         )
@@ -120,4 +123,5 @@ class Slots:
             low, high = list(part.box.low), list(part.box.high)
             low[axis], high[axis] = a.ticks, b.ticks
             box = Box((low[0], low[1], low[2]), (high[0], high[1], high[2]))
+            assert role is not None
             work.cut(role, Cut(CutKind.DADO, "for a divider", box, face, play))

@@ -5,6 +5,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ...assembly.role import PartKind, Role
 from ...assembly.solid import Box
 from ...lengths import ZERO, Length
 from ...reckoning import Reckoned
@@ -26,36 +27,44 @@ class Space:
         width: between the uprights.
         floor: role of the part below.
         bottom: height of that part's upper face.
-        ceiling: role of the part above that can take joints; empty if there is none.
+        ceiling: role of the part above that can take joints; ``None`` if there is none.
         top: height of the underside of whatever is above.
         height: of the space.
         depth: from the carcass' front edge to the back's face.
         obstacles: what stands in it already, such as hanging rails: name and box.
         frame_over: how far a face frame's stiles reach into it before the left and the right upright.
         set_back: how far the front edges of the parts below and above stay back.
+        nth: which fitting of its kind in this space is asking, from 1.
     """
 
     shell: Shell
     lines: Lines
     path: str
     tag: str
-    left: str
-    right: str
+    left: Role
+    right: Role
     x: Length
     width: Reckoned
-    floor: str
+    floor: Role
     bottom: Reckoned
-    ceiling: str
+    ceiling: Role | None
     top: Reckoned
     height: Reckoned
     depth: Reckoned
     obstacles: tuple[tuple[str, Box], ...]
     frame_over: tuple[Length, Length]
     set_back: tuple[Length, Length] = (ZERO, ZERO)
+    nth: int = 1
 
     def key(self, name: str) -> str:
-        """Return a role or key of something in this space."""
+        """Return a key of something in this space."""
+        name = f"{name}-{self.nth}" if self.nth > 1 else name
         return f"{name}.{self.tag}" if self.tag else name
+
+    def role(self, kind: PartKind, *number: int) -> Role:
+        """Return the role of something in this space."""
+        place = tuple(int(step) for step in self.tag.split(".")) if self.tag else ()
+        return Role(kind, number=(*place, *number), nth=self.nth)
 
     @property
     def end(self) -> Length:

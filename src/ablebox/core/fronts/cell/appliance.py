@@ -55,7 +55,7 @@ class ApplianceSpace:
 
     def build(self, face: FaceContext, area: Area) -> Work:
         """Add nothing but the sizes of its opening."""
-        book, role = face.shell.book, area.role("appliance")
+        book, role = face.shell.book, area.key("appliance")
         left, right, low, high = area.opening
         bay = face.behind(area)
         end = Length(bay.box.high[1]) if bay is not None else face.back

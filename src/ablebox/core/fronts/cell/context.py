@@ -6,6 +6,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 
 from ...assembly.part import BaySpace, Hand, Placed
+from ...assembly.role import PartKind, Role, Side
 from ...case.shell import Shell
 from ...lengths import ZERO, Length, inches
 from ...reckoning import Origin, Reckoned, leaf
@@ -124,7 +125,7 @@ class FaceContext:
                 total = total + leaf(each, f"overlay, {side}", origin=Origin.RECKONED, note="by its own fit")
             elif each < ZERO:
                 total = total - leaf(-each, f"gap, {side}", origin=Origin.RECKONED, note="by its own fit")
-        number = self.shell.book.named(total, f"front {way}", area.role("own-fit") + f"/{way}")
+        number = self.shell.book.named(total, f"front {way}", area.key("own-fit") + f"/{way}")
         self.shell.need(number.length, inches(1), f"front {way} under its own fit", "Take another fit for it.")
         return number
 
@@ -135,15 +136,15 @@ class FaceContext:
         return self.fit.lip
 
     def leaf(
-        self, area: Area, role: str, name: str, making: Making, *, x: Length | None = None, width: Reckoned | None = None,
-        hand: Hand = Hand.NONE, level: bool = False, made: str = "fronts.making",
+        self, area: Area, kind: PartKind, name: str, making: Making, *, x: Length | None = None, width: Reckoned | None = None,
+        hand: Hand = Hand.NONE, side: Side = Side.NONE, level: bool = False, made: str = "fronts.making",
     ) -> Leaf:  # fmt: skip
         """Return a leaf that fills an area, or a part of its width; grain that runs through decides its way."""
         matched = self.grain != "each"
         if matched:
             level = self.grain in LEVEL
         return Leaf(
-            area.role(role), name, area.x if x is None else x, area.z, width or area.width, area.height,
+            area.role(kind, side), name, area.x if x is None else x, area.z, width or area.width, area.height,
             self.back_of(making), self.fit.lip, hand, level, made, matched,
         )  # fmt: skip
 
@@ -156,9 +157,9 @@ class FaceContext:
                 return bay
         return None
 
-    def upright(self, area: Area, right: bool) -> str:
-        """Return the role of the side or partition a door is hung on; empty where there is none or a frame before it."""
+    def upright(self, area: Area, right: bool) -> Role | None:
+        """Return the role of the side or partition a door is hung on; ``None`` where there is none or a frame before it."""
         if self.edges.framed:
-            return ""
+            return None
         bay = self.behind(area)
-        return (bay.right if right else bay.left) if bay is not None else ""
+        return (bay.right if right else bay.left) if bay is not None else None

@@ -6,6 +6,7 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 
 from ...assembly.part import Hand
+from ...assembly.role import PartKind
 from ...case.fields import check_names, one_of
 from ...case.shell import Work
 from ..area import Area
@@ -52,7 +53,7 @@ class Door:
         """
         hand = Hand.LEFT if self.hung == "left" else Hand.RIGHT
         making, made = face.making_of(self.making, area)
-        leaf = face.leaf(area, "door", f"door, {self.hung}", making, hand=hand, made=made)
+        leaf = face.leaf(area, PartKind.DOOR, f"door, {self.hung}", making, hand=hand, made=made)
         work = making.build(face.shell, leaf)
         right = hand is Hand.RIGHT
         over = area.over[1 if right else 0]

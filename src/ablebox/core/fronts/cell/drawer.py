@@ -5,6 +5,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass, field
 
+from ...assembly.role import PartKind
 from ...case.fields import optional_size
 from ...case.screws import buy_screws
 from ...case.shell import Work
@@ -44,11 +45,11 @@ class Drawer:
         """
         shell = face.shell
         making, made = face.making_of(self.making, area, drawer=True)
-        front = face.leaf(area, "drawer-front", "drawer front", making, level=True, made=made)
+        front = face.leaf(area, PartKind.DRAWER_FRONT, "drawer front", making, level=True, made=made)
         work = making.build(shell, front)
         place = box_place(face, area, front.back)
         asked = (self.low, f"{area.path}.low") if self.low is not None else None
-        hang_box(face, work, area.role("drawer"), place, asked)
+        hang_box(face, work, area.role(PartKind.DRAWER), place, asked)
         thick = making.thickness(shell).length
         buy_screws(shell, work, 4, face.box.side(shell).length, thick, ("box", "front"))
         face.pulls.on_front(shell, work, making, front, behind=face.box.side(shell).length)

@@ -5,6 +5,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass, field
 
+from ...assembly.role import PartKind
 from ...case.fields import check_names, one_of
 from ...case.shell import Work
 from ..area import Area
@@ -40,7 +41,7 @@ class FalseFront:
         drawer = self.look == "drawer"
         making, made = face.making_of(self.making, area, drawer=drawer)
         name = "false front" if drawer else "false door"
-        leaf = face.leaf(area, "false", name, making, level=drawer, made=made)
+        leaf = face.leaf(area, PartKind.FALSE_FRONT, name, making, level=drawer, made=made)
         work = making.build(face.shell, leaf)
         work.buy("clips for false fronts", 2)
         return work

@@ -5,6 +5,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass, field
 
+from ...assembly.role import PartKind
 from ...case.fields import check_names, one_of
 from ...case.shell import Shell, Work
 from ...hardware import Hardware
@@ -45,7 +46,7 @@ class Flap:
         """Return the flap, and count hinges and supports."""
         shell = face.shell
         making, made = face.making_of(self.making, area)
-        leaf = face.leaf(area, "flap", f"flap, opens {self.way}", making, level=True, made=made)
+        leaf = face.leaf(area, PartKind.FLAP, f"flap, opens {self.way}", making, level=True, made=made)
         work = making.build(shell, leaf)
         kilograms = weight(shell.rack, work.parts)
         item, count, why, lacks = _supports(shell, "support-up" if self.way == "up" else "support-down", kilograms)

@@ -11,6 +11,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ...assembly.part import BaySpace, Face
+from ...assembly.role import Role
+from ...assembly.uses import Use
 from ...case.shell import Work
 from ...case.slide_choice import choose_slides, shortest
 from ...hardware import KINDS
@@ -53,7 +55,7 @@ class BoxPlace:
 
 
 def hang_box(
-    face: FaceContext, work: Work, role: str, place: BoxPlace, asked: tuple[Length, str] | None = None
+    face: FaceContext, work: Work, role: Role, place: BoxPlace, asked: tuple[Length, str] | None = None
 ) -> None:
     """Add a box with its slides to a front's work.
 
@@ -115,5 +117,5 @@ def _bore(face: FaceContext, work: Work, place: BoxPlace, z: Length, slide: Leng
         return
     line, start = z + millimetres(25), max(place.front, face.shell.front)
     centres: list[tuple[Length, ...]] = [(ZERO, start + at, line) for at in (_FIRST, slide - _LAST)]
-    work.bore(place.bay.left, Face.RIGHT, "slide screws", _HOLE, _HOLE_DEPTH, centres)
-    work.bore(place.bay.right, Face.LEFT, "slide screws", _HOLE, _HOLE_DEPTH, centres)
+    work.bore(place.bay.left, Face.RIGHT, Use.SLIDE, _HOLE, _HOLE_DEPTH, centres)
+    work.bore(place.bay.right, Face.LEFT, Use.SLIDE, _HOLE, _HOLE_DEPTH, centres)

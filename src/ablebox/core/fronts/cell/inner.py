@@ -9,6 +9,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ...assembly.role import PartKind, Side
 from ...case.fields import check_names, count, optional_size, size
 from ...case.shell import Work
 from ...lengths import ZERO, Length, inches
@@ -73,5 +74,5 @@ class InnerDrawers:
         asked = (self.high, f"{area.path}.inner.high") if self.high is not None else None
         for i, share in enumerate((high - low).share(self.count)):
             place = BoxPlace(bay, left, right, low, low + share, front, "hinges")
-            hang_box(face, work, area.role("inner") + f".{i + 1}", place, asked)
+            hang_box(face, work, area.role(PartKind.INNER_DRAWER, Side.NONE, i + 1), place, asked)
             low = low + share

@@ -6,6 +6,7 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 
 from ...assembly.part import Hand
+from ...assembly.role import PartKind, Side
 from ...case.shell import Work
 from ...lengths import inches
 from ..area import Area
@@ -46,13 +47,13 @@ class Pair:
         gap = face.fit.in_pair(face.edges)
         both = area.width - gap
         shell.need(both.length, inches(4), "width of both doors", "Make the case wider or the gaps less.")
-        width = shell.book.shared(both, 2, "door, width", f"{area.role('door')}/width")
-        height = shell.book.named(area.height, "door, length", f"{area.role('door')}/length")
+        width = shell.book.shared(both, 2, "door, width", f"{area.role(PartKind.DOOR)}/width")
+        height = shell.book.named(area.height, "door, length", f"{area.role(PartKind.DOOR)}/length")
         work = Work(sums=[gap, width, height])
         right_x = area.x + area.width.length - width.length
         for hand, x, over in ((Hand.LEFT, area.x, area.over[0]), (Hand.RIGHT, right_x, area.over[1])):
-            role = f"door.{hand.value}"
-            leaf = face.leaf(area, role, f"door, {hand.value}", making, x=x, width=width, hand=hand, made=where)
+            leaf = face.leaf(area, PartKind.DOOR, f"door, {hand.value}", making, x=x, width=width, hand=hand,
+                             side=Side(hand.value), made=where)  # fmt: skip
             made = making.build(shell, leaf)
             right = hand is Hand.RIGHT
             hang(

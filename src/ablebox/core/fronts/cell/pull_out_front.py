@@ -8,6 +8,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass, field
 
+from ...assembly.role import PartKind, Side
 from ...case.fields import check_names, count, size
 from ...case.screws import buy_screws
 from ...case.shell import Work
@@ -52,7 +53,7 @@ class PullOutFront:
         """
         shell = face.shell
         making, made = face.making_of(self.making, area)
-        front = face.leaf(area, "drawer-front", "pull-out front", making, made=made)
+        front = face.leaf(area, PartKind.DRAWER_FRONT, "pull-out front", making, made=made)
         work = making.build(shell, front)
         face.pulls.on_front(shell, work, making, front, "high")
         if not self.trays:
@@ -62,7 +63,9 @@ class PullOutFront:
         shares = (place.high - place.low).share(self.trays)
         low = place.low
         for i, share in enumerate(shares):
-            role = area.role("drawer") + ("" if i == 0 else f".tray{i + 1}")
+            role = area.role(PartKind.DRAWER)
+            if i:
+                role = role.part(PartKind.TRAY, Side.NONE, i + 1)
             own = BoxPlace(place.bay, place.left, place.right, low, low + share, place.front, place.packed)
             hang_box(face, work, role, own, (self.high, f"{area.path}.high"))
             low = low + share

@@ -13,6 +13,7 @@ from dataclasses import dataclass, replace
 from math import cos, pi
 
 from ...assembly.part import Cut, CutKind, Face, Hand, Placed
+from ...assembly.role import PartKind, Role, Side
 from ...assembly.solid import Box
 from ...case.fields import check_names, count, one_of, size, stock
 from ...case.shell import Shell, Work
@@ -80,7 +81,7 @@ class DrawerBox:
         return shell.rack.sheet_goods(self.goods).reckoned_thickness("drawer side", shell.units)
 
     def build(
-        self, shell: Shell, role: str, name: str, corner: tuple[Length, Length, Length], width: Reckoned,
+        self, shell: Shell, role: Role, name: str, corner: tuple[Length, Length, Length], width: Reckoned,
         depth: Reckoned, height: Reckoned,
     ) -> Work:  # fmt: skip
         """Return the box.
@@ -102,7 +103,7 @@ class DrawerBox:
 
 class _Builder:
     def __init__(
-        self, box: DrawerBox, shell: Shell, role: str, name: str, corner: tuple[Length, Length, Length]
+        self, box: DrawerBox, shell: Shell, role: Role, name: str, corner: tuple[Length, Length, Length]
     ) -> None:
         self.box, self.shell, self.book, self.role, self.name, self.corner = box, shell, shell.book, role, name, corner
         self.t = box.side(shell)
@@ -112,9 +113,9 @@ class _Builder:
     def _named(self, total: Reckoned, label: str, key: str) -> Reckoned:
         return self.book.named(total, label, f"{self.role}.{key}")
 
-    def _place(self, role: str, name: str, long: Reckoned, wide: Reckoned, thick: Reckoned, goods: str,
+    def _place(self, role: Role, name: str, long: Reckoned, wide: Reckoned, thick: Reckoned, goods: str,
                axes: tuple[int, int, int], corner: tuple[Length, Length, Length], hand: Hand = Hand.NONE) -> Placed:  # fmt: skip
-        part = Placed(f"{self.role}.{role}", f"drawer {name}", goods, long, wide, thick, axes, corner,
+        part = Placed(role, f"drawer {name}", goods, long, wide, thick, axes, corner,
                       grain=Grain.LENGTH, hand=hand)  # fmt: skip
         self.work.parts.append(part)
         return part
@@ -155,9 +156,20 @@ class _Builder:
             need(back_high.length, inches("1/2"), f"back of the {self.name}", "Make the box higher.")
         wide = self._named(front_high, "drawer front, width", "front/width")
         goods = box.goods
-        front = self._place("front", "front", across, wide, self.t, goods, (0, 2, 1), (x_front, y, low))
+        front = self._place(
+            self.role.part(PartKind.BOX_FRONT), "front", across, wide, self.t, goods, (0, 2, 1), (x_front, y, low)
+        )
         back_y = y + depth.length - t
-        back = self._place("back", "back", across, back_high, self.t, goods, (0, 2, 1), (x_front, back_y, back_low))
+        back = self._place(
+            self.role.part(PartKind.BOX_BACK),
+            "back",
+            across,
+            back_high,
+            self.t,
+            goods,
+            (0, 2, 1),
+            (x_front, back_y, back_low),
+        )
         self._corners(sides, (front, back), enters, whole)
         self._bottom(width, depth, (front, back), sides)
         if box.along or box.across:
@@ -173,8 +185,14 @@ class _Builder:
         long = self._named(depth, "drawer side, length", "side/length")
         wide = self._named(high, "drawer side, width", "side/width")
         args = (long, wide, self.t, self.box.goods, (1, 2, 0))
-        left = self._place("side.left", "side, left", *args, (x, y, low), Hand.LEFT)
-        right = self._place("side.right", "side, right", *args, (x + width.length - self.t.length, y, low), Hand.RIGHT)
+        left = self._place(self.role.part(PartKind.BOX_SIDE, Side.LEFT), "side, left", *args, (x, y, low), Hand.LEFT)
+        right = self._place(
+            self.role.part(PartKind.BOX_SIDE, Side.RIGHT),
+            "side, right",
+            *args,
+            (x + width.length - self.t.length, y, low),
+            Hand.RIGHT,
+        )
         outline = self._outline(depth.length, high.length, front.length)
         if outline:
             left, right = replace(left, outline=outline), replace(right, outline=outline)
@@ -240,7 +258,7 @@ class _Builder:
     def _lock(self, side: Placed, end: Placed, common: Box, face: Face) -> None:
         """A tongue a third as thick as the stock at the inner face of the end, in a dado of the side."""
         third = (common.high[1] - common.low[1]) // 3
-        inner_is_back = end.role.endswith(".front")
+        inner_is_back = end.role.kind is PartKind.BOX_FRONT
         a, b = common.low[1], common.high[1]
         tongue = (b - third, b) if inner_is_back else (a, a + third)
         rest = (a, b - third) if inner_is_back else (a + third, b)
@@ -256,7 +274,16 @@ class _Builder:
         if box.bottom == "under":
             long = self._named(width, "drawer bottom, length", "bottom/length")
             wide = self._named(depth, "drawer bottom, width", "bottom/width")
-            self._place("bottom", "bottom", long, wide, self.pane, box.bottom_goods, (0, 1, 2), (x, y, z))
+            self._place(
+                self.role.part(PartKind.BOX_BOTTOM),
+                "bottom",
+                long,
+                wide,
+                self.pane,
+                box.bottom_goods,
+                (0, 1, 2),
+                (x, y, z),
+            )
             return
         need = self.shell.need
         need(t - box.groove, millimetres(2), "wood left beside the drawer's groove", "Make it shallower.")
@@ -274,7 +301,9 @@ class _Builder:
         start = half if box.bottom == "all-round" else ZERO
         level = z + box.up
         corner = (x + t - box.groove + half, y + t - box.groove + start, level)
-        pane = self._place("bottom", "bottom", long, wide, self.pane, box.bottom_goods, (0, 1, 2), corner)
+        pane = self._place(
+            self.role.part(PartKind.BOX_BOTTOM), "bottom", long, wide, self.pane, box.bottom_goods, (0, 1, 2), corner
+        )
         self._grooves(pane.box, ends, sides, half)
 
     def _grooves(self, pane: Box, ends: tuple[Placed, Placed], sides: tuple[Placed, Placed], half: Length) -> None:

@@ -10,6 +10,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ...assembly.part import Cut, CutKind, Face, Placed
+from ...assembly.role import PartKind, Role, Side
 from ...assembly.solid import Box
 from ...case.shell import Shell, Work
 from ...lengths import Length, inches, millimetres
@@ -35,7 +36,7 @@ class Dividers:
     along: int
     across: int
     shell: Shell
-    role: str
+    role: Role
     pane: Reckoned
 
     def build(self, work: Work, sides: tuple[Placed, Placed], ends: tuple[Placed, Placed]) -> None:
@@ -44,7 +45,7 @@ class Dividers:
         Raises:
             SizeImpossible: if they have no room.
         """
-        bottom = next(part for part in work.parts if part.role == f"{self.role}.bottom")
+        bottom = next(part for part in work.parts if part.role.kind is PartKind.BOX_BOTTOM)
         low = bottom.box.high[2]
         high = min(part.box.low[2] + part.width.length.ticks for part in (*sides, *ends))
         high = min(high, ends[0].box.high[2])
@@ -77,7 +78,8 @@ class Dividers:
         if not count:
             return []
         book, across, t = self.shell.book, 1 - axis, self.pane.length
-        way = "along" if axis == 1 else "across"
+        kind = PartKind.BOX_ALONG if axis == 1 else PartKind.BOX_ACROSS
+        way = kind.stem
         clear = Length(inner.high[axis] - inner.low[axis])
         room = Length(inner.high[across] - inner.low[across]) - t * count
         self.shell.need(room, inches(1) * (count + 1), "room between the drawer's dividers", "Take fewer.")
@@ -95,7 +97,7 @@ class Dividers:
             corner[axis] = Length(inner.low[axis]) - dado + half
             corner[across], corner[2] = Length(at), Length(inner.low[2])
             part = Placed(
-                f"{self.role}.{way}.{i + 1}", "drawer divider", self.goods, long, wide, self.pane,
+                self.role.part(kind, Side.NONE, i + 1), "drawer divider", self.goods, long, wide, self.pane,
                 (axis, 2, across), (corner[0], corner[1], corner[2]),
             )  # fmt: skip
             work.parts.append(part)

@@ -10,6 +10,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ...assembly.part import Face, Placed
+from ...assembly.role import PartKind, Side
 from ...case.fields import band, size, stock
 from ...case.shell import Shell, Work
 from ...lengths import Length, inches
@@ -72,15 +73,18 @@ class AppliedFrame(OnePiece):
         high = book.named(rail, "applied rail, width", f"{key}.rail/width")
         right, top = leaf.x + leaf.width.length - self.stile, leaf.z + leaf.height.length - self.rail
         upright, level = (2, 0, 1), (0, 2, 1)
-        rows: tuple[tuple[str, str, tuple[Reckoned, Reckoned], tuple[int, int, int], tuple[Length, Length]], ...] = (
-            ("stile.left", "stile", (long, wide), upright, (leaf.x, leaf.z)),
-            ("stile.right", "stile", (long, wide), upright, (right, leaf.z)),
-            ("rail.bottom", "rail", (between, high), level, (leaf.x + self.stile, leaf.z)),
-            ("rail.top", "rail", (between, high), level, (leaf.x + self.stile, top)),
+        rows: tuple[
+            tuple[PartKind, Side, tuple[Reckoned, Reckoned], tuple[int, int, int], tuple[Length, Length]], ...
+        ] = (
+            (PartKind.APPLIED_STILE, Side.LEFT, (long, wide), upright, (leaf.x, leaf.z)),
+            (PartKind.APPLIED_STILE, Side.RIGHT, (long, wide), upright, (right, leaf.z)),
+            (PartKind.APPLIED_RAIL, Side.BOTTOM, (between, high), level, (leaf.x + self.stile, leaf.z)),
+            (PartKind.APPLIED_RAIL, Side.TOP, (between, high), level, (leaf.x + self.stile, top)),
         )
-        for role, name, (a, b), axes, (x, z) in rows:
+        for kind, side, (a, b), axes, (x, z) in rows:
+            name = "stile" if kind is PartKind.APPLIED_STILE else "rail"
             work.parts.append(
-                Placed(f"{key}.applied.{role}", f"{leaf.name}: applied {name}", self.strips, a, b, thin, axes, (x, y, z),
+                Placed(key.part(kind, side), f"{leaf.name}: applied {name}", self.strips, a, b, thin, axes, (x, y, z),
                        shows=Face.FRONT, stands="front")
             )  # fmt: skip
         work.sums += [between, hole]

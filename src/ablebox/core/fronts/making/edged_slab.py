@@ -11,6 +11,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ...assembly.part import Cut, CutKind, Face, Placed
+from ...assembly.role import PartKind, Side
 from ...assembly.solid import Box
 from ...case.fields import check_names, one_of, size, stock
 from ...case.shell import Shell, Work
@@ -75,14 +76,14 @@ class EdgedSlab(OnePiece):
         right, top = leaf.x + leaf.width.length - e, leaf.z + leaf.height.length - e
         x, z = (leaf.x if through_level else leaf.x + e), (leaf.z if through_up else leaf.z + e)
         for side, size_, axes, at, outer_low in (
-            ("left", up, (2, 0, 1), (leaf.x, y, z), True),
-            ("right", up, (2, 0, 1), (right, y, z), False),
-            ("bottom", level, (0, 2, 1), (x, y, leaf.z), True),
-            ("top", level, (0, 2, 1), (x, y, top), False),
+            (Side.LEFT, up, (2, 0, 1), (leaf.x, y, z), True),
+            (Side.RIGHT, up, (2, 0, 1), (right, y, z), False),
+            (Side.BOTTOM, level, (0, 2, 1), (x, y, leaf.z), True),
+            (Side.TOP, level, (0, 2, 1), (x, y, top), False),
         ):
             outline = self._mitred(size_.length, outer_low) if self.corners == "mitred" else ()
             parts.append(
-                Placed(f"{key}.edging.{side}", f"{leaf.name}: edging", self.boards, size_, wide, thick, axes, at,
+                Placed(key.part(PartKind.EDGING, side), f"{leaf.name}: edging", self.boards, size_, wide, thick, axes, at,
                        shows=Face.FRONT, stands="front", outline=outline, glued=key)
             )  # fmt: skip
         if self.corners == "mitred":
@@ -100,9 +101,9 @@ class EdgedSlab(OnePiece):
     def _cut_mitres(self, work: Work, leaf: Leaf, y: Length, thick: Length) -> None:
         """Mark the corner each two strips share: each takes half of it along the diagonal."""
         e = self.edging
-        for side, x in (("left", leaf.x), ("right", leaf.x + leaf.width.length - e)):
-            for end, z in (("bottom", leaf.z), ("top", leaf.z + leaf.height.length - e)):
+        for side, x in ((Side.LEFT, leaf.x), (Side.RIGHT, leaf.x + leaf.width.length - e)):
+            for end, z in ((Side.BOTTOM, leaf.z), (Side.TOP, leaf.z + leaf.height.length - e)):
                 corner = Box.at((x, y, z), (e, thick, e))
-                for role in (side, end):
+                for strip in (side, end):
                     cut = Cut(CutKind.MITRE, "of the edging", corner, Face.FRONT)
-                    work.cut(f"{leaf.role}.edging.{role}", cut)
+                    work.cut(leaf.role.part(PartKind.EDGING, strip), cut)

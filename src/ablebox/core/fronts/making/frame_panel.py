@@ -11,6 +11,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ...assembly.part import Cut, CutKind, Face
+from ...assembly.role import PartKind, Role, Side
 from ...assembly.solid import Box
 from ...case.fields import optional_size, size, stock
 from ...case.shell import Shell, Work
@@ -51,9 +52,9 @@ class FramePanel(Framed):
         """How far the panel reaches into the stiles."""
         return self.groove
 
-    def middle_role(self, leaf: Leaf) -> str:
+    def middle_role(self, leaf: Leaf) -> Role:
         """Return the role of the panel."""
-        return f"{leaf.role}.panel"
+        return leaf.role.part(PartKind.PANEL)
 
     def build(self, shell: Shell, leaf: Leaf) -> Work:
         """Return stiles, rails and panel.
@@ -127,7 +128,9 @@ class FramePanel(Framed):
             ("bottom", (x0 + w, front, z0), (x1 - w, behind, z0 + w)),
             ("top", (x0 + w, front, z1 - w), (x1 - w, behind, z1)),
         ):
-            work.cut(f"{leaf.role}.panel", Cut(CutKind.NOTCH, f"bevel, {name} edge", Box(low, high), Face.FRONT))
+            work.cut(
+                leaf.role.part(PartKind.PANEL), Cut(CutKind.NOTCH, f"bevel, {name} edge", Box(low, high), Face.FRONT)
+            )
 
     def _grooves(
         self, work: Work, leaf: Leaf, panel: Box, whole: Box, y: tuple[Length, Length], play: tuple[Length, Length]
@@ -142,11 +145,11 @@ class FramePanel(Framed):
         z0, z1 = leaf.z.ticks, (leaf.z + leaf.height.length).ticks
         ya, yb = y[0].ticks, y[1].ticks
         for side, inner, outer, face, give in (
-            ("left", x0 + s, x0 + s - g, Face.RIGHT, play[0]),
-            ("right", x1 - s, x1 - s + g, Face.LEFT, play[1]),
+            (Side.LEFT, x0 + s, x0 + s - g, Face.RIGHT, play[0]),
+            (Side.RIGHT, x1 - s, x1 - s + g, Face.LEFT, play[1]),
         ):
             a, b = min(inner, outer), max(inner, outer)
-            role = f"{leaf.role}.stile.{side}"
+            role = leaf.role.part(PartKind.STILE, side)
             work.cut(role, Cut(CutKind.GROOVE, "for the panel", Box((a, ya, z0 + r), (b, yb, z1 - r)), face, give))
             for low, high, end in ((z0, z0 + r - g, "bottom"), (z1 - r + g, z1, "top")):
                 for c, e, f, h in self._beside_lip(leaf, (low, high), (ya, yb), end == "bottom"):
@@ -155,19 +158,19 @@ class FramePanel(Framed):
             for low, high in ((z0 + r - g, z0 + r), (z1 - r, z1 - r + g)):
                 work.cut(role, Cut(CutKind.NOTCH, "groove, going on", Box((a, ya, low), (b, yb, high)), face))
         front, back = whole.low[1], whole.high[1]
-        for end, inner, outer, face, give in (
-            ("bottom", z0 + r, z0 + r - g, Face.TOP, play[0]),
-            ("top", z1 - r, z1 - r + g, Face.BOTTOM, play[1]),
+        for tip, inner, outer, face, give in (
+            (Side.BOTTOM, z0 + r, z0 + r - g, Face.TOP, play[0]),
+            (Side.TOP, z1 - r, z1 - r + g, Face.BOTTOM, play[1]),
         ):
-            role = f"{leaf.role}.rail.{end}"
+            role = leaf.role.part(PartKind.LEAF_RAIL, tip)
             a, b = min(inner, outer), max(inner, outer)
-            low, high = (z0, z0 + r) if end == "bottom" else (z1 - r, z1)
+            low, high = (z0, z0 + r) if tip is Side.BOTTOM else (z1 - r, z1)
             groove = Box((panel.low[0], ya, a), (panel.high[0], yb, b))
             work.cut(role, Cut(CutKind.GROOVE, "for the panel", groove, face, give))
-            for start, stop, side in ((x0 + s - g, x0 + s, "left"), (x1 - s, x1 - s + g, "right")):
+            for start, stop, end in ((x0 + s - g, x0 + s, "left"), (x1 - s, x1 - s + g, "right")):
                 for c, d in ((front, ya), (yb, back)):
                     shoulder = Box((start, c, low), (stop, d, high))
-                    work.cut(role, Cut(CutKind.SHOULDER, f"of the tongue at the {side} stile", shoulder, Face.FRONT))
+                    work.cut(role, Cut(CutKind.SHOULDER, f"of the tongue at the {end} stile", shoulder, Face.FRONT))
 
     @staticmethod
     def _beside_lip(

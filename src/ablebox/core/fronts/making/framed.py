@@ -3,7 +3,8 @@
 
 from __future__ import annotations
 
-from ...assembly.part import Face, Placed
+from ...assembly.part import Face, Hand, Placed
+from ...assembly.role import PartKind, Role, Side
 from ...case.shell import Shell, Work
 from ...lengths import ZERO, Length, inches, millimetres
 from ...reckoning import Reckoned
@@ -32,13 +33,13 @@ class Framed:
         """Return how thick it is."""
         return shell.rack.board_goods(self.boards).reckoned_thickness("front thickness", shell.units)
 
-    def hinge_role(self, leaf: Leaf) -> str:
+    def hinge_role(self, leaf: Leaf) -> Role:
         """Return the role of the stile the hinge cups are bored into."""
-        return f"{leaf.role}.stile.{'right' if leaf.hand.value == 'right' else 'left'}"
+        return leaf.role.part(PartKind.STILE, Side.RIGHT if leaf.hand is Hand.RIGHT else Side.LEFT)
 
-    def free_role(self, leaf: Leaf) -> str:
+    def free_role(self, leaf: Leaf) -> Role:
         """Return the role of the stile away from the hinges."""
-        return f"{leaf.role}.stile.{'left' if leaf.hand.value == 'right' else 'right'}"
+        return leaf.role.part(PartKind.STILE, Side.LEFT if leaf.hand is Hand.RIGHT else Side.RIGHT)
 
     def check_boards(self, shell: Shell, leaf: Leaf) -> None:
         """Refuse stiles and rails that leave no wood beside the panel, or that no board is wide enough for.
@@ -92,19 +93,17 @@ class Framed:
         rails_at = leaf.x + self.stile - (into.length if tongues else ZERO)
         corner = (leaf.x + self.stile - into.length + half, y + before, leaf.z + self.rail - into.length + half)
 
-        def placed(role: str, name: str, goods: str, sizes: tuple[Reckoned, Reckoned, Reckoned],
+        def placed(role: Role, name: str, goods: str, sizes: tuple[Reckoned, Reckoned, Reckoned],
                    axes: tuple[int, int, int], at: tuple[Length, Length, Length]) -> Placed:  # fmt: skip
-            return Placed(
-                f"{key}.{role}", f"{leaf.name}: {name}", goods, *sizes, axes, at, shows=Face.FRONT, stands="front"
-            )
+            return Placed(role, f"{leaf.name}: {name}", goods, *sizes, axes, at, shows=Face.FRONT, stands="front")
 
         upright, level = (2, 0, 1), (0, 2, 1)
         stiles, rails = (stile_long, stile_wide, thick), (rail_long, rail_wide, thick)
         parts = [
-            placed("stile.left", "stile", self.boards, stiles, upright, (leaf.x, y, leaf.z)),
-            placed("stile.right", "stile", self.boards, stiles, upright, (right, y, leaf.z)),
-            placed("rail.bottom", "rail", self.boards, rails, level, (rails_at, y, leaf.z)),
-            placed("rail.top", "rail", self.boards, rails, level, (rails_at, y, top)),
-            placed("panel", "panel", self.panel, (long, wide, pane), upright, corner),
+            placed(key.part(PartKind.STILE, Side.LEFT), "stile", self.boards, stiles, upright, (leaf.x, y, leaf.z)),
+            placed(key.part(PartKind.STILE, Side.RIGHT), "stile", self.boards, stiles, upright, (right, y, leaf.z)),
+            placed(key.part(PartKind.LEAF_RAIL, Side.BOTTOM), "rail", self.boards, rails, level, (rails_at, y, leaf.z)),
+            placed(key.part(PartKind.LEAF_RAIL, Side.TOP), "rail", self.boards, rails, level, (rails_at, y, top)),
+            placed(key.part(PartKind.PANEL), "panel", self.panel, (long, wide, pane), upright, corner),
         ]
         return Work(parts=parts, sums=[into, clearance, hole_w, hole_h])

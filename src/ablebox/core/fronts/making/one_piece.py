@@ -3,6 +3,7 @@
 
 from __future__ import annotations
 
+from ...assembly.role import Role
 from ...case.shell import Shell
 from ...reckoning import Reckoned
 from ..leaf import Leaf
@@ -19,14 +20,14 @@ class OnePiece:
         """Return how thick it is."""
         return shell.rack.sheet_goods(self.goods).reckoned_thickness("front thickness", shell.units)
 
-    def hinge_role(self, leaf: Leaf) -> str:
+    def hinge_role(self, leaf: Leaf) -> Role:
         """Return the role of the part the hinge cups are bored into."""
         return leaf.role
 
-    def free_role(self, leaf: Leaf) -> str:
+    def free_role(self, leaf: Leaf) -> Role:
         """Return the role of the part at the edge away from the hinges."""
         return leaf.role
 
-    def middle_role(self, leaf: Leaf) -> str:
+    def middle_role(self, leaf: Leaf) -> Role:
         """Return the role of the part in its middle."""
         return leaf.role

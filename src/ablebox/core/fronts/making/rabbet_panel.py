@@ -11,6 +11,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ...assembly.part import Cut, CutKind, Face
+from ...assembly.role import PartKind, Role, Side
 from ...assembly.solid import Box
 from ...case.fields import check_names, one_of, size, stock
 from ...case.shell import Shell, Work
@@ -56,9 +57,9 @@ class RabbetPanel(Framed):
         """How far the panel reaches into the stiles."""
         return self.rabbet
 
-    def middle_role(self, leaf: Leaf) -> str:
+    def middle_role(self, leaf: Leaf) -> Role:
         """Return the role of the part a pull in the middle is screwed to: the upper rail, for the panel may be glass."""
-        return f"{leaf.role}.rail.top"
+        return leaf.role.part(PartKind.LEAF_RAIL, Side.TOP)
 
     def build(self, shell: Shell, leaf: Leaf) -> Work:
         """Return stiles, rails and panel.
@@ -93,9 +94,9 @@ class RabbetPanel(Framed):
         low, high = bottom.high[2] - r, top.low[2] + r
         (x0, x1), (z0, z1) = (left.high[0], right.low[0]), (bottom.high[2], top.low[2])
         for role, a, b, face in (
-            ("stile.left", (x0 - r, y0, low), (x0, y1, high), Face.RIGHT),
-            ("stile.right", (x1, y0, low), (x1 + r, y1, high), Face.LEFT),
-            ("rail.bottom", (x0, y0, low), (x1, y1, z0), Face.TOP),
-            ("rail.top", (x0, y0, z1), (x1, y1, high), Face.BOTTOM),
+            (key.part(PartKind.STILE, Side.LEFT), (x0 - r, y0, low), (x0, y1, high), Face.RIGHT),
+            (key.part(PartKind.STILE, Side.RIGHT), (x1, y0, low), (x1 + r, y1, high), Face.LEFT),
+            (key.part(PartKind.LEAF_RAIL, Side.BOTTOM), (x0, y0, low), (x1, y1, z0), Face.TOP),
+            (key.part(PartKind.LEAF_RAIL, Side.TOP), (x0, y0, z1), (x1, y1, high), Face.BOTTOM),
         ):
-            work.cut(f"{key}.{role}", Cut(CutKind.NOTCH, "rabbet for the panel, routed after gluing", Box(a, b), face))
+            work.cut(role, Cut(CutKind.NOTCH, "rabbet for the panel, routed after gluing", Box(a, b), face))
