@@ -27,6 +27,7 @@ class Kind:
         takes: what the second length is; empty if it has none.
         carries: what its load is; empty if it has none.
         angle: whether it has an opening angle.
+        member: whether it is a pair of members with a height and a line of screw holes, as slides are.
     """
 
     words: str
@@ -34,12 +35,13 @@ class Kind:
     takes: str = ""
     carries: str = ""
     angle: bool = False
+    member: bool = False
 
 
 KINDS: dict[str, Kind] = {
-    "side-mount": Kind("side-mount slides", "length", "takes each side", "a pair carries"),
-    "undermount": Kind("undermount slides", "length", "box inside less by", "a pair carries"),
-    "centre": Kind("centre slide", "length", "play each side", "carries"),
+    "side-mount": Kind("side-mount slides", "length", "takes each side", "a pair carries", member=True),
+    "undermount": Kind("undermount slides", "length", "box inside less by", "a pair carries", member=True),
+    "centre": Kind("centre slide", "length", "play each side", "carries", member=True),
     "hinge": Kind("concealed hinge", "cup", "arm cranked by", "one carries", True),
     "frame-hinge": Kind("face-frame hinge", "cup", "overlay", "one carries", True),
     "plate": Kind("hinge plate", "height"),
@@ -51,6 +53,13 @@ KINDS: dict[str, Kind] = {
     "pull-screw": Kind("screw for pulls", "length"),
     "case-screw": Kind("case screw", "length"),
     "pocket-screw": Kind("pocket screw", "length"),
+    "small-screw": Kind("screw for hardware", "length"),
+    "plate-screw": Kind("system screw", "length"),
+    "nail": Kind("brad", "length"),
+    "connector": Kind("connector screw", "length"),
+    "dowel": Kind("dowel", "length"),
+    "biscuit": Kind("biscuit", "width"),
+    "wall-screw": Kind("cabinet screw, into the wall", "length"),
     "pin": Kind("shelf pin", "diameter"),
     "foot": Kind("adjustable foot", "height", "adjusts by", "carries"),
     "caster": Kind("caster", "height", carries="carries"),
@@ -70,6 +79,11 @@ class Hardware:
         carries: in grams; ``None`` if nobody has said.
         angle: how far a hinge opens, in degrees; ``None`` for anything else.
         price: what one costs, in hundredths; ``None`` if nobody has said.
+        high: height of a slide's members; ``None`` for what is usual for its kind.
+        line: of their screw holes above their lower edge; ``None`` for the middle.
+        first: from their front end to the first hole; ``None`` for what is usual.
+        pitch: from hole to hole; ``None`` for what is usual.
+        packet: how many are in a packet; ``None`` where they are sold singly.
     """
 
     name: str
@@ -79,6 +93,11 @@ class Hardware:
     carries: int | None = None
     angle: int | None = None
     price: int | None = None
+    high: Length | None = None
+    line: Length | None = None
+    first: Length | None = None
+    pitch: Length | None = None
+    packet: int | None = None
 
     def __post_init__(self) -> None:
         if not self.name.strip():
@@ -92,6 +111,19 @@ class Hardware:
             raise ValueError(f"{self.name} lacks what it says of “{kind.takes}”")
         if any(figure is not None and figure < 0 for figure in (self.carries, self.angle, self.price)):
             raise ValueError("load, angle and price are 0 or more, or empty if nobody has said")
+        if any(size is not None and size <= ZERO for size in (self.high, self.line, self.first, self.pitch)):
+            raise ValueError(f"heights and holes of {self.name} are more than 0, or empty for the usual ones")
+        if self.packet is not None and self.packet < 1:
+            raise ValueError("a packet holds 1 or more")
+
+    @property
+    def members(self) -> tuple[Length, Length, Length, Length]:
+        """Height of a slide's members, the line of their holes, their first hole and the pitch: its own, or usual ones.
+
+        45 mm high, holes in the middle, the first 37 mm from the front end, then every 32 mm (common practice).
+        """
+        high = self.high or millimetres(45)
+        return high, self.line or high.share(2)[0], self.first or millimetres(37), self.pitch or millimetres(32)
 
     @property
     def kilograms(self) -> float | None:
@@ -133,7 +165,9 @@ def usual(system: System) -> tuple[Hardware, ...]:
             found.append(
                 Hardware(
                     row["name"], row["kind"], _length(row["size"]), _length(row["takes"]),
-                    _grams(row["carries"]), int(row["angle"]) if row["angle"] else None,
+                    _grams(row["carries"]), int(row["angle"]) if row["angle"] else None, None,
+                    _length(row["high"]), _length(row["line"]), _length(row["first"]), _length(row["pitch"]),
+                    int(row["packet"]) if row["packet"] else None,
                 )
             )  # fmt: skip
     return tuple(found)

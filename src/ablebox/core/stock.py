@@ -8,6 +8,7 @@ from enum import Enum
 
 from .hardware import Hardware, usual
 from .lengths import ZERO, Length
+from .pitches import Pitches
 from .reckoning import Origin, Reckoned, leaf
 from .units import System, Units
 
@@ -305,6 +306,7 @@ class Rack:
         saw: the saw.
         boards: the kinds of board.
         hardware: the catalogue of hardware; a kind it says nothing of comes in the usual sizes.
+        pitches: how far apart fasteners stand.
     """
 
     goods: tuple[SheetGoods, ...]
@@ -312,6 +314,7 @@ class Rack:
     saw: Saw
     boards: tuple[BoardGoods, ...] = ()
     hardware: tuple[Hardware, ...] = ()
+    pitches: Pitches = Pitches()
 
     def __post_init__(self) -> None:
         for kind, codes in (

@@ -9,8 +9,10 @@ from enum import Enum
 from ..lengths import ZERO, Length
 from ..reckoning import Reckoned
 from ..stock import Edging, Grain
+from .fastener import Fastener
+from .fitting import Fitting
 from .footprint import Ring, Slant, bounds, rectangle
-from .role import PartKind, Role
+from .role import PartKind, Role, Side
 from .solid import Box
 from .uses import Use
 
@@ -100,6 +102,8 @@ class Holes:
         depth: of each hole.
         centres: points in the case's space, in ticks; the coordinate across the face is ignored.
         pairs: whether each two of them hold one thing, as the screws of a bar pull do.
+        toward: the end that leaning holes are bored towards, as pockets are; ``None`` for holes square to their face.
+        steep: whether leaning holes lean a little, as what a pocket screw is piloted by, not much, as pockets do.
     """
 
     use: Use
@@ -108,6 +112,8 @@ class Holes:
     depth: Length
     centres: tuple[tuple[int, int, int], ...]
     pairs: bool = False
+    toward: Face | None = None
+    steep: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -299,6 +305,37 @@ class Bought:
     kind: str = ""
 
 
+class Want(Enum):
+    """What a case wants that is built as designed."""
+
+    UPRIGHT = "upright"
+    PARTITION = "partition"
+    SHELF = "shelf"
+    UNDER = "under"
+    FASTENER = "fastener"
+
+
+@dataclass(frozen=True, slots=True)
+class Wanting:
+    """Something that finds nothing to hold it.
+
+    Args:
+        want: what is wanting.
+        role: the part or drawer it is about.
+        other: the part that is in the way or not there; ``None`` if none.
+        side: at which side.
+        size: how far off what could hold it is, or how thin the wood is.
+        place: path of the front it is about; empty for anything else.
+    """
+
+    want: Want
+    role: Role
+    other: Role | None = None
+    side: Side = Side.NONE
+    size: Length = ZERO
+    place: str = ""
+
+
 @dataclass(frozen=True, slots=True)
 class Assembly:
     """A case as built.
@@ -315,6 +352,9 @@ class Assembly:
         fronts: the places of its fronts.
         slant: the line its face stands on, where that goes across a corner; ``None`` for any other case.
         ring: its form seen from above, in ticks; empty for a rectangle.
+        fasteners: what holds it together, each in its place.
+        fittings: hardware in its place.
+        wanting: what could not be hung or fastened, for those who tell it.
     """
 
     letter: str
@@ -328,6 +368,9 @@ class Assembly:
     fronts: tuple[FrontSpace, ...] = ()
     slant: Slant | None = None
     ring: Ring = ()
+    fasteners: tuple[Fastener, ...] = ()
+    fittings: tuple[Fitting, ...] = ()
+    wanting: tuple[Wanting, ...] = ()
 
     @property
     def hardware(self) -> dict[str, int]:

@@ -9,6 +9,8 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 
 from ..lengths import Length
+from .fastener import Fastener
+from .fitting import Fitting
 from .footprint import Slant, rectangle
 from .part import Assembly, BaySpace, Cut, Face, Holes, Placed
 from .role import PartKind, Role, Side
@@ -74,7 +76,16 @@ class Turn:
     def holes(self, holes: Holes) -> Holes:
         """Return holes after it."""
         centres = tuple(self.point(centre) for centre in holes.centres)
-        return replace(holes, centres=centres, face=self.face(holes.face))
+        toward = self.face(holes.toward) if holes.toward is not None else None
+        return replace(holes, centres=centres, face=self.face(holes.face), toward=toward)
+
+    def fastener(self, fastener: Fastener) -> Fastener:
+        """Return a fastener after it."""
+        return replace(fastener, head=self.point(fastener.head), tip=self.point(fastener.tip))
+
+    def fitting(self, fitting: Fitting) -> Fitting:
+        """Return a piece of hardware after it."""
+        return replace(fitting, box=self.box(fitting.box))
 
     def bay(self, bay: BaySpace) -> BaySpace:
         """Return a clear space after it; after a half turn its uprights have changed places."""

@@ -16,18 +16,21 @@ from ..case.base_frame import BaseFrame
 from ..case.base_hung import Hung
 from ..case.bottom import BOTTOM
 from ..case.counter.around import Around
+from ..case.counter.held import fasten_counter
 from ..case.counter.lies_on import LiesOn
 from ..case.end.choice import SeenEnd
 from ..case.end.end_panel import EndPanel
 from ..case.end.good_face import GoodFace
 from ..case.extra.apply import worked
 from ..case.frame.face_frame import FaceFrame
+from ..case.frame.on_case import fasten_frame
 from ..case.inside.fill import check_channels, fill
 from ..case.inside.space import Space
 from ..case.kick_notched import NotchedKick
 from ..case.plan_diagonal import Diagonal
 from ..case.scribe import scribed
 from ..case.shell import LEFT, RIGHT, Lines, Shell, Work
+from ..fastening.occupied import Taken
 from ..fronts.edges import Edges
 from ..fronts.face import FaceFronts
 from ..fronts.side_face import build_side
@@ -37,6 +40,7 @@ from ..stock import Rack
 from ..units import Units
 from .design import Case
 from .diagonal import build_diagonal
+from .fastened import counted, fastened
 from .setting_out import known, lines_of, shell_of
 
 
@@ -80,13 +84,16 @@ def build(
         work.add(school.build(shell, lines))
     inside, layout = fill(case.inside, _space(case, shell, lines, work))
     work.add(inside)
+    taken = _hung(work)
     face = case.fronts.laid_out(Edges(shell, lines, case.frame)) if isinstance(case.fronts, FaceFronts) else None
     if face is not None and face.behind.dividers:
         # A divided face divides the frame; an undivided one leaves that to what stands behind it.
         layout = face.behind
     work.add(case.frame.build(shell, lines, layout))
     before = tuple(work.parts)
-    fronts = face.build(tuple(inside.bays), before, isinstance(case.kick, Hung)) if face is not None else Work()
+    fronts = (
+        face.build(tuple(inside.bays), before, isinstance(case.kick, Hung), taken=taken) if face is not None else Work()
+    )
     _keep_apart(shell, before, fronts)
     work.add(fronts)
     for side, other in case.side_faces:
@@ -95,6 +102,7 @@ def build(
         _keep_apart(shell, there, more)
         work.add(more)
     work.add(case.counter.build(shell, Around.of(shell, work), lies_on))
+    fasten_counter(work)
     work.add(cutouts.cut(shell, case.cutouts, work.parts))
     for side, end in seen.items():
         if isinstance(end, EndPanel):
@@ -102,20 +110,41 @@ def build(
         elif isinstance(end, GoodFace):
             _good_face_out(work, side)
     check_channels(shell, work.cuts)
+    out = frozenset((LEFT, Face.LEFT) if side == "left" else (RIGHT, Face.RIGHT)
+                    for side, end in seen.items() if not isinstance(end, EndPanel))  # fmt: skip
+    case.back.hold(work)
+    fasten_frame(work, out)
     parts = tuple(_in_the_wood(shell, _worked(part, work)) for part in work.parts)
+    scribes = scribed(shell, case.scribes, parts)
+    laid = fastened(shell, work, worked(shell, case.extras, scribes), out)
     lifted = case.kick.foot(shell).length != ZERO
     to_floor = isinstance(case.frame, FaceFrame) and case.frame.stands_on_floor
     return Assembly(
         letter=case.letter,
         outside=(shell.over_sides, shell.height, shell.depth),
-        parts=worked(shell, case.extras, scribed(shell, case.scribes, parts)),
+        parts=tuple(laid.bored()),
         sums=(shell.width, shell.height, shell.depth, *known(lines), *work.sums),
         proud=case.frame.proud,
         rests_on=lines.line.length if lifted and not to_floor else ZERO,
-        bought=tuple(work.bought),
+        bought=(*work.bought, *counted(laid.fasteners)),
         bays=tuple(work.bays),
         fronts=tuple(work.fronts),
+        fasteners=tuple(laid.fasteners),
+        fittings=tuple(work.fittings),
+        wanting=(*work.wanting, *laid.wanting),
     )
+
+
+def _hung(work: Work) -> Taken:
+    """Hang what waits for all uprights; return what is in the wood of the case then."""
+    taken = Taken()
+    for part in work.parts:
+        for holes in work.holes.get(part.role, ()):
+            taken.bore(part, holes)
+    for each in work.later:
+        each(tuple(_worked(part, work) for part in work.parts), taken, work)
+    work.later.clear()
+    return taken
 
 
 def _worked(part: Placed, work: Work) -> Placed:

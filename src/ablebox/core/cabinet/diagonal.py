@@ -24,6 +24,7 @@ from ..case.top_full import TOP, FullTop
 from ..fronts.diagonal_face import face_across
 from ..lengths import ZERO
 from .design import Case
+from .fastened import counted, fastened
 from .setting_out import known, lines_of
 
 
@@ -54,6 +55,7 @@ def build_diagonal(case: Case, plan: Diagonal, shell: Shell) -> Assembly:
         )
         for part in work.parts
     )
+    laid = fastened(shell, work, parts)
     work.add(across)
     lid = Work()
     if isinstance(case.counter, SheetTop):
@@ -65,14 +67,17 @@ def build_diagonal(case: Case, plan: Diagonal, shell: Shell) -> Assembly:
     return Assembly(
         letter=case.letter,
         outside=(shell.width, shell.height, shell.depth),
-        parts=(*parts, *across.parts, *lid.parts),
+        parts=(*laid.bored(), *across.parts, *lid.parts),
         sums=(shell.width, shell.height, shell.depth, *known(lines), *work.sums),
         rests_on=lines.line.length if lifted and not to_floor else ZERO,
-        bought=tuple(work.bought),
+        bought=(*work.bought, *counted((*laid.fasteners, *across.fasteners))),
         bays=tuple(work.bays),
         fronts=tuple(work.fronts),
         slant=corner.slant,
         ring=corner.ring,
+        fasteners=(*laid.fasteners, *across.fasteners),
+        fittings=tuple(work.fittings),
+        wanting=(*work.wanting, *laid.wanting),
     )
 
 

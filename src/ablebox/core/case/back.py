@@ -3,12 +3,42 @@
 
 from __future__ import annotations
 
+from ..assembly.joint import Spacing, Way
+from ..assembly.part import Face
 from ..assembly.role import PartKind, Role
 from ..lengths import inches
 from ..reckoning import Reckoned
-from .shell import Shell
+from .shell import Shell, Work
 
 BACK = Role(PartKind.BACK)
+
+
+#: Parts whose edges a back lies against at its own edges, and those in its field.
+_EDGES = frozenset({PartKind.SIDE, PartKind.BOTTOM, PartKind.TOP, PartKind.STRETCHER, PartKind.RAIL})
+_FIELD = frozenset({PartKind.PARTITION, PartKind.FIXED_SHELF})
+
+
+def nailed(work: Work, into_sides: bool) -> None:
+    """Nail a thin back to everything it lies against, from behind.
+
+    Args:
+        work: everything in the case so far.
+        into_sides: whether it goes over the sides' edges or into their rabbets; a back in grooves is held by them.
+    """
+    for part in tuple(work.parts):
+        kind = part.role.kind
+        if kind is PartKind.SIDE and not into_sides:
+            continue
+        if kind in _EDGES or kind in _FIELD:
+            spacing = Spacing.BACK_EDGE if kind in _EDGES else Spacing.BACK_FIELD
+            work.join(Way.NAILS, BACK, part.role, spacing, Face.BACK)
+
+
+def screwed(work: Work) -> None:
+    """Screw a thick back to what ends at it, from behind; its own fasteners hold it between the sides."""
+    for part in tuple(work.parts):
+        if part.role.kind in (_EDGES | _FIELD) - {PartKind.SIDE}:
+            work.join(Way.SCREWS, BACK, part.role, Spacing.PANEL, Face.BACK)
 
 
 def back_thickness(shell: Shell, goods: str) -> Reckoned:

@@ -13,7 +13,7 @@ from dataclasses import dataclass
 from ..assembly.part import CutKind, Face, Placed
 from ..lengths import ZERO, Length, inches, millimetres
 from ..reckoning import Reckoned
-from .back import BACK, back_thickness, clear_before
+from .back import BACK, back_thickness, clear_before, nailed
 from .fields import option, size, stock
 from .rails import LOWER, UPPER, rails
 from .shell import Lines, Shell, Work
@@ -94,3 +94,7 @@ class GroovedBack:
             Placed(BACK, "back", self.goods, height, width, thickness, (2, 0, 1), corner, shows=Face.FRONT)
         )
         return work
+
+    def hold(self, work: Work) -> None:
+        """Ask for what holds it to the case, once everything it lies against is there."""
+        nailed(work, False)

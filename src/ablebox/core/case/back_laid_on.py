@@ -11,7 +11,7 @@ from dataclasses import dataclass
 from ..assembly.part import Face, Placed
 from ..lengths import ZERO, Length, inches
 from ..reckoning import Reckoned
-from .back import BACK, back_thickness, clear_before
+from .back import BACK, back_thickness, clear_before, nailed
 from .fields import option, size, stock
 from .rails import inside_rails
 from .shell import Lines, Shell, Work
@@ -78,3 +78,7 @@ class LaidOnBack:
         work = Work(parts=[part])
         work.add(inside_rails(shell, lines, self.rail, self.upper_rail, self.lower_rail))
         return work
+
+    def hold(self, work: Work) -> None:
+        """Ask for what holds it to the case, once everything it lies against is there."""
+        nailed(work, True)

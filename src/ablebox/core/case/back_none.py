@@ -54,3 +54,6 @@ class NoBack:
             SizeImpossible: if there is no room for them.
         """
         return inside_rails(shell, lines, self.rail, self.upper_rail, self.lower_rail)
+
+    def hold(self, work: Work) -> None:
+        """There is nothing to hold."""

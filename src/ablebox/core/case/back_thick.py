@@ -5,17 +5,18 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..assembly.joint import Way
 from ..assembly.part import Face, Placed
-from ..lengths import inches, millimetres
+from ..lengths import millimetres
 from ..reckoning import Reckoned
-from .back import BACK, back_thickness, clear_before
+from .back import BACK, back_thickness, clear_before, screwed
 from .fields import check_names, one_of, stock
-from .joint.butt import FASTENERS, fastener_words
-from .shell import Lines, Shell, Work
+from .joint.butt import FASTENERS
+from .joint.fasten import butted
+from .shell import LEFT, RIGHT, Lines, Shell, Work
 
 #: Thinner backs hold no screws that carry a case (1/8 to 1/4 in backs carry no hanging load, common practice).
 LEAST = millimetres(11)
-_APART = inches(6)
 
 
 @dataclass(frozen=True, slots=True)
@@ -67,7 +68,11 @@ class ThickBack:
         height = book.named(lines.side_top - lines.back_foot, "back, length", "back/length")
         corner = (shell.thickness.length, shell.front + lines.clear_depth.length, lines.back_foot.length)
         part = Placed(BACK, "back", self.goods, height, width, thickness, (2, 0, 1), corner, shows=Face.FRONT)
-        pieces = 2 * max(2, -(-height.length.ticks // _APART.ticks))
         work = Work(parts=[part])
-        work.buy(fastener_words(self.fastener, shell), pieces)
+        for side in (LEFT, RIGHT):
+            butted(work, Way(self.fastener), BACK, side, Face.BACK)
         return work
+
+    def hold(self, work: Work) -> None:
+        """Ask for what holds it to the case, once everything it lies against is there."""
+        screwed(work)

@@ -5,10 +5,12 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from ..lengths import Length, inches
+from ..assembly.fitting import FittingKind
+from ..lengths import ZERO, Length, inches
 from ..reckoning import Reckoned
 from .fields import size
 from .shell import Lines, Shell, Work
+from .standing import Standing
 
 _LONG = inches(48)
 #: What a shim makes up for.
@@ -52,5 +54,5 @@ class Casters:
             lacks = f"casters {write(self.height, True)} high are none on the rack; the nearest are {write(item.length, True)}"
         work.buy(item.name, count - 2, f"{write(item.length, True)} high over all", lacks, "caster")
         work.buy(f"{item.name}, with brakes", 2)
-        work.buy("caster screws", 4 * count)
+        work.later.append(Standing(shell, FittingKind.CASTER, item.name, count // 2, ZERO))
         return work

@@ -10,13 +10,15 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..assembly.fitting import FittingKind
 from ..assembly.part import Face, Placed
 from ..assembly.role import PartKind, Role
-from ..lengths import Length, inches, millimetres
+from ..lengths import ZERO, Length, inches, millimetres
 from ..reckoning import Reckoned
 from .fields import option, size
 from .long_board import pieces
 from .shell import Lines, Shell, Work
+from .standing import Standing
 
 _FOOT = inches(36)
 _PER_CLIP = inches(24)
@@ -69,7 +71,9 @@ class Feet:
         wide = shell.over_sides.length
         feet = 2 * (2 + (wide.ticks - 1) // _FOOT.ticks)
         work = Work(sums=[lines.line])
-        self.buy(shell, work, feet)
+        name = self.buy(shell, work, feet)
+        behind = self.setback + shell.thickness.length if self.kick else ZERO
+        work.later.append(Standing(shell, FittingKind.FOOT, name, feet // 2, behind))
         if not self.kick or self.carried:
             return work
         book = shell.book
@@ -91,8 +95,8 @@ class Feet:
         work.sums += [setback, clear]
         return work
 
-    def buy(self, shell: Shell, work: Work, feet: int) -> None:
-        """Choose the feet by their height: the nearest that can be turned to it."""
+    def buy(self, shell: Shell, work: Work, feet: int) -> str:
+        """Choose the feet by their height, the nearest that can be turned to it; return their name."""
         write = shell.units.write
         item = min(shell.hardware("foot"), key=lambda foot: (abs((foot.length - self.height).ticks), foot.length))
         off, low, high = self.height - item.length, item.length - item.taken, item.length + item.taken
@@ -101,3 +105,4 @@ class Feet:
             lacks = f"feet {write(self.height, True)} high are none on the rack; the nearest reach {write(low, True)} to {write(high, True)}"
         why = f"{write(item.length, True)} high" + (f", turned by {write(max(off, -off), True)}" if off else "")
         work.buy(item.name, feet, why, lacks, "foot")
+        return item.name

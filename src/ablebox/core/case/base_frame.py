@@ -9,11 +9,13 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..assembly.joint import Spacing, Way
 from ..assembly.part import Face, Placed
 from ..assembly.role import PartKind, Role, Side
 from ..lengths import ZERO, Length, inches
 from ..reckoning import Reckoned
 from ..stock import Grain
+from .bottom import BOTTOM
 from .fields import option, size
 from .long_board import pieces
 from .shell import Lines, Shell, Work
@@ -94,4 +96,12 @@ class BaseFrame:
                 Placed(Role(PartKind.RUNG, number=(i + 1,)), "rung", shell.goods.code, across, high, thickness, (1, 2, 0),
                        (x, y + t, ZERO), grain=Grain.ANY, stands="apart")
             )  # fmt: skip
+        long = [part.role for part in work.parts if part.role.kind is PartKind.BASE]
+        for i in range(spans + 1):
+            rung = Role(PartKind.RUNG, number=(i + 1,))
+            for each in long:
+                work.join(Way.POCKET, rung, each, face=Face.RIGHT if i < spans else Face.LEFT)
+            work.join(Way.SCREWS, BOTTOM, rung, Spacing.BASE, apart=True, spare=True)
+        for each in long:
+            work.join(Way.SCREWS, BOTTOM, each, Spacing.BASE, apart=True, spare=True)
         return work

@@ -8,10 +8,12 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..assembly.joint import Way
 from ..assembly.part import Placed
 from ..assembly.role import PartKind, Role
 from ..lengths import ZERO, Length, inches
 from ..reckoning import Reckoned
+from .bottom import BOTTOM
 from .fields import option, size, stock
 from .shell import Lines, Shell, Work
 
@@ -86,6 +88,7 @@ class Legs:
                     stands="apart",
                 )
             )
+            work.join(Way.SCREWS, BOTTOM, work.parts[-1].role)
         if self.stretchers:
             self._add_stretchers(shell, lines, work, xs, ys[0] + thick.length)
         return work
@@ -109,4 +112,5 @@ class Legs:
                 Placed(Role(PartKind.LEG_STRETCHER, number=(i + 1,)), "leg stretcher", self.goods, between, width, thick, (1, 2, 0),
                        (x + offset, y, self.rise), stands="apart")
             )  # fmt: skip
-        work.buy("dowels 8 mm", 8)
+            for leg in (i * 2 + 1, i * 2 + 2):
+                work.join(Way.DOWELS, Role(PartKind.LEG_STRETCHER, number=(i + 1,)), Role(PartKind.LEG, number=(leg,)))

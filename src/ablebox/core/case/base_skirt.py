@@ -9,12 +9,14 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..assembly.joint import Way
 from ..assembly.part import Face, Placed
 from ..assembly.role import PartKind, Role
 from ..lengths import ZERO, Length, inches
 from ..reckoning import NOTHING, Reckoned
 from .fields import size
-from .shell import Lines, Shell, Work
+from .joint.fasten import butted
+from .shell import LEFT, RIGHT, Lines, Shell, Work
 
 
 @dataclass(frozen=True, slots=True)
@@ -63,4 +65,7 @@ class Skirt:
             corner,
             shows=Face.FRONT,
         )
-        return Work(parts=[board], sums=[lines.line])
+        work = Work(parts=[board], sums=[lines.line])
+        for side in (LEFT, RIGHT):
+            butted(work, Way.POCKET, board.role, side, Face.BACK)
+        return work

@@ -13,9 +13,10 @@ from ..assembly.role import PartKind, Role
 from ..lengths import ZERO
 from .joint.choice import EndJoint
 from .joint.dado import Dado
+from .joint.fasten import fasten
 from .joint.over import LaidOver
 from .joint.rabbet import Rabbet
-from .shell import Lines, Shell, Work
+from .shell import LEFT, RIGHT, Lines, Shell, Work
 
 BOTTOM = Role(PartKind.BOTTOM)
 
@@ -82,6 +83,6 @@ class Bottom:
                 shows=Face.TOP,
             )
         )
-        for name, pieces in joint.fasteners(shell, width.length):
-            work.buy(name, 2 * pieces)
+        fasten(work, joint, BOTTOM, LEFT, Face.BOTTOM, Face.RIGHT)
+        fasten(work, joint, BOTTOM, RIGHT, Face.BOTTOM, Face.LEFT)
         return work

@@ -10,13 +10,15 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..assembly.joint import Way
 from ..assembly.part import CutKind, Face, Placed
 from ..assembly.role import PartKind, Role, Side
 from ..lengths import ZERO, Length, inches
 from ..reckoning import NOTHING, Reckoned
 from .fields import option, size
+from .joint.fasten import butted
 from .long_board import pieces
-from .shell import Lines, Shell, Work
+from .shell import LEFT, RIGHT, Lines, Shell, Work
 
 KICK, BEHIND = Role(PartKind.KICK), Role(PartKind.KICK, Side.BACK)
 
@@ -65,8 +67,8 @@ class NotchedKick:
             SizeImpossible: if the case is not deep enough.
         """
         thickness, front = shell.thickness.length, shell.front
-        boards = 2 if self.both_sides else 1
-        room = lines.clear_depth.length - (self.depth + thickness) * boards
+        count = 2 if self.both_sides else 1
+        room = lines.clear_depth.length - (self.depth + thickness) * count
         shell.need(room, ZERO, "room behind the toe kick", "Make the kick shallower or the case deeper.")
         chosen = shell.book.chosen(self.depth, "toe kick depth", "kick.depth")
         work = Work(sums=[lines.line, chosen])
@@ -84,13 +86,19 @@ class NotchedKick:
             if through and role is KICK:
                 # Before the sides it ends where their notches do; a frame's rail hangs above it.
                 high = shell.book.named(lines.line, "kick board, width", "kick/width")
-                work.parts += self._through(shell, front + at, high, under)
+                boards = self._through(shell, front + at, high, under)
+                work.parts += boards
+                for board in boards:
+                    work.join(Way.NAILS, board.role, LEFT)
+                    work.join(Way.NAILS, board.role, RIGHT)
                 continue
             corner = (thickness, front + at, ZERO)
             seen = Face.FRONT if role is KICK else Face.BACK
             work.parts.append(
                 Placed(role, name, shell.goods.code, length, width, shell.thickness, (0, 2, 1), corner, shows=seen)
             )
+            for side in (LEFT, RIGHT):
+                butted(work, Way.POCKET, role, side, Face.BACK if role is KICK else Face.FRONT)
         return work
 
     def _through(self, shell: Shell, y: Length, width: Reckoned, under: Reckoned | None) -> list[Placed]:

@@ -6,11 +6,13 @@
 
 from __future__ import annotations
 
-from ..assembly.part import Placed
+from ..assembly.joint import Way
+from ..assembly.part import Face, Placed
 from ..assembly.role import PartKind, Role, Side
 from ..lengths import Length, inches
 from ..stock import Grain
-from .shell import Lines, Shell, Work
+from .joint.fasten import butted
+from .shell import LEFT, RIGHT, Lines, Shell, Work
 
 UPPER, LOWER = Role(PartKind.RAIL), Role(PartKind.RAIL, Side.LOWER)
 
@@ -38,6 +40,8 @@ def rails(shell: Shell, width: Length, y: Length, heights: tuple[tuple[Role, Len
         part = Placed(role, "hanging rail", shell.goods.code, length, across, thickness, (0, 2, 1),
                       (thickness.length, y, z), grain=Grain.ANY)  # fmt: skip
         work.parts.append(part)
+        for side in (LEFT, RIGHT):
+            butted(work, Way.POCKET, role, side, Face.BACK)
         if inside:
             work.obstacles.append((part.name, part.box))
     return work

@@ -3,13 +3,20 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass, field
+from typing import Protocol
 
-from ..assembly.part import BaySpace, Bought, Cut, CutKind, Face, FrontSpace, Holes, Placed
+from ..assembly.fastener import Fastener
+from ..assembly.fitting import Fitting
+from ..assembly.joint import Joint, Spacing, Way
+from ..assembly.part import BaySpace, Bought, Cut, CutKind, Face, FrontSpace, Holes, Placed, Wanting
 from ..assembly.role import PartKind, Role, Side
 from ..assembly.solid import Box
 from ..assembly.uses import Use
 from ..errors import SizeImpossible
+from ..fastening.lay_out import Shop
+from ..fastening.occupied import Taken
 from ..hardware import Hardware
 from ..lengths import ZERO, Length
 from ..reckoning import Book, Origin, Reckoned
@@ -109,6 +116,12 @@ class Shell:
         """Return the items of a kind of hardware that are to be had."""
         return self.rack.hardware_of(kind, self.units.system)
 
+    @property
+    def fastening(self) -> Shop:
+        """What fasteners are chosen from, and how far apart the shop sets them."""
+        hard = frozenset(boards.code for boards in self.rack.boards)
+        return Shop(self.hardware, self.rack.pitches, lambda length: self.units.write(length, True), hard)
+
     def refuse(self, what: str, why: str, remedy: str) -> SizeImpossible:
         """Return the error for a case that cannot be built."""
         return SizeImpossible(f"Case {self.letter}, {what}", why, remedy)
@@ -157,6 +170,19 @@ class Lines:
     nailer: bool
 
 
+class Later(Protocol):
+    """Something that is hung once all uprights are there."""
+
+    def __call__(self, parts: Sequence[Placed], taken: Taken, work: Work) -> None:
+        """Hang it.
+
+        Args:
+            parts: the parts of the case.
+            taken: what is in their wood already.
+            work: takes what is added.
+        """
+
+
 @dataclass(slots=True)
 class Work:
     """What a school adds to a case.
@@ -170,6 +196,11 @@ class Work:
         bought: what is bought for it.
         bays: clear spaces it leaves.
         fronts: places of fronts it fills.
+        joints: what is to be fastened to what, once everything is there.
+        fasteners: what it has placed already, such as the screws of hardware.
+        fittings: hardware it has placed.
+        wanting: what finds nothing to hold it.
+        later: what is hung once all uprights are there, such as slides; each is handed what it hangs in.
     """
 
     parts: list[Placed] = field(default_factory=list)
@@ -180,6 +211,11 @@ class Work:
     bought: list[Bought] = field(default_factory=list)
     bays: list[BaySpace] = field(default_factory=list)
     fronts: list[FrontSpace] = field(default_factory=list)
+    joints: list[Joint] = field(default_factory=list)
+    fasteners: list[Fastener] = field(default_factory=list)
+    fittings: list[Fitting] = field(default_factory=list)
+    wanting: list[Wanting] = field(default_factory=list)
+    later: list[Later] = field(default_factory=list)
 
     def cut(self, role: Role, cut: Cut) -> None:
         """Cut into a part of another school."""
@@ -227,6 +263,13 @@ class Work:
         self.bore(LEFT, Face.RIGHT, use, diameter, depth, points)
         self.bore(RIGHT, Face.LEFT, use, diameter, depth, points)
 
+    def join(
+        self, way: Way, first: Role, second: Role, spacing: Spacing = Spacing.JOINT, face: Face | None = None, *,
+        place: str = "", item: str = "", apart: bool = False, spare: bool = False,
+    ) -> None:  # fmt: skip
+        """Ask for a joint: ``first`` is fastened to ``second``; see ``Joint``."""
+        self.joints.append(Joint(way, first, second, spacing, face, place, item, apart, spare))
+
     def buy(self, name: str, count: int = 1, why: str = "", lacks: str = "", kind: str = "") -> None:
         """Note something that is bought, and why it was chosen."""
         self.bought.append(Bought(name, count, why, lacks, kind=kind))
@@ -239,6 +282,11 @@ class Work:
         self.bought += other.bought
         self.bays += other.bays
         self.fronts += other.fronts
+        self.joints += other.joints
+        self.fasteners += other.fasteners
+        self.fittings += other.fittings
+        self.wanting += other.wanting
+        self.later += other.later
         for role, cuts in other.cuts.items():
             self.cuts.setdefault(role, []).extend(cuts)
         for role, holes in other.holes.items():

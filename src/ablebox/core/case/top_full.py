@@ -17,9 +17,10 @@ from ..reckoning import Reckoned
 from .fields import size
 from .joint.choice import EndJoint
 from .joint.dado import Dado
+from .joint.fasten import fasten
 from .joint.over import LaidOver
 from .joint.rabbet import Rabbet
-from .shell import Lines, Shell, Work
+from .shell import LEFT, RIGHT, Lines, Shell, Work
 
 TOP = Role(PartKind.TOP)
 
@@ -106,6 +107,6 @@ class FullTop:
                 shows=Face.BOTTOM,
             )
         )
-        for name, pieces in joint.fasteners(shell, width.length):
-            work.buy(name, 2 * pieces)
+        fasten(work, joint, TOP, LEFT, Face.TOP, Face.RIGHT)
+        fasten(work, joint, TOP, RIGHT, Face.TOP, Face.LEFT)
         return work

@@ -10,14 +10,16 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import ClassVar
 
+from ..assembly.joint import Way
 from ..assembly.part import Face, Placed
 from ..assembly.role import PartKind, Role, Side
 from ..lengths import ZERO, Length, inches
 from ..reckoning import Reckoned
 from ..stock import Grain
 from .fields import check_names, one_of, size
-from .joint.butt import FASTENERS, fastener_words
-from .shell import Lines, Shell, Work
+from .joint.butt import FASTENERS
+from .joint.fasten import butted
+from .shell import LEFT, RIGHT, Lines, Shell, Work
 
 WAYS = {"flat": "flat", "edge": "on edge", "none": "none"}
 
@@ -107,5 +109,7 @@ class TwoStretchers:
             work.parts.append(part)
             if way == "edge":
                 work.obstacles.append((part.name, part.box))
-            work.buy(fastener_words(self.fastener, shell), 4)
+            hidden = Face.TOP if way == "flat" else Face.BACK
+            for side in (LEFT, RIGHT):
+                butted(work, Way(self.fastener), role, side, hidden)
         return work

@@ -10,13 +10,13 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 
 from ..assembly.footprint import turned_box
-from ..assembly.part import Cut, Holes, Placed
-from ..case.diagonal.across import turned
+from ..case.diagonal.across import across, around, turned
 from ..case.diagonal.corner import Corner
 from ..case.frame.face_frame import FaceFrame
 from ..case.frame.none import Frameless
 from ..case.inside.layout import Layout
 from ..case.shell import Work
+from ..fastening.lay_out import Layer
 from ..lengths import ZERO, Length
 from ..reckoning import Origin, Reckoned, leaf
 from .cell.door import Door
@@ -97,12 +97,15 @@ def _wedged(work: Work) -> None:
 
 def _turned(corner: Corner, work: Work) -> Work:
     """Return what was set out straight, standing across the corner."""
-    found = Work(sums=work.sums, bought=work.bought, fronts=work.fronts)
-    for part in work.parts:
-        found.parts.append(_across(corner, part, work.cuts.get(part.role, []), work.holes.get(part.role, [])))
+    found = Work(sums=work.sums, bought=work.bought, fronts=work.fronts, wanting=work.wanting)
+    straight = [replace(part, cuts=(*part.cuts, *work.cuts.get(part.role, ())), holes=(*part.holes, *work.holes.get(part.role, ())))
+                for part in work.parts]  # fmt: skip
+    layer = Layer(corner.shell.fastening, straight, work.fittings, work.fasteners)
+    for joint in work.joints:
+        layer.fasten(joint)
+    found.wanting = [*found.wanting, *layer.wanting]
+    found.fasteners = [across(corner.slant, each) for each in (*work.fasteners, *layer.fasteners)]
+    found.fittings = [replace(each, box=around(corner.slant, each.box)) for each in work.fittings]
+    for part in layer.bored():
+        found.parts.append(turned(part, turned_box(corner.slant, part.reach(0), part.reach(1))))
     return found
-
-
-def _across(corner: Corner, part: Placed, cuts: list[Cut], holes: list[Holes]) -> Placed:
-    straight = replace(part, cuts=(*part.cuts, *cuts), holes=(*part.holes, *holes))
-    return turned(straight, turned_box(corner.slant, part.reach(0), part.reach(1)))

@@ -15,6 +15,7 @@ from ..case.fields import check_names, one_of, size
 from ..case.inside.layout import Layout
 from ..case.sharing import shares
 from ..case.shell import Work
+from ..fastening.occupied import Taken
 from ..lengths import ZERO, Length, inches
 from ..reckoning import NOTHING, Reckoned
 from .area import Area
@@ -201,7 +202,12 @@ class LaidOutFace:
     sums: tuple[Reckoned, ...]
 
     def build(
-        self, bays: tuple[BaySpace, ...], parts: tuple[Placed, ...], hung: bool, room: Length | None = None
+        self,
+        bays: tuple[BaySpace, ...],
+        parts: tuple[Placed, ...],
+        hung: bool,
+        room: Length | None = None,
+        taken: Taken | None = None,
     ) -> Work:
         """Return all fronts.
 
@@ -210,6 +216,7 @@ class LaidOutFace:
             parts: the parts of the case so far.
             hung: whether the case hangs on the wall.
             room: depth behind the face; ``None`` for that to the back's face.
+            taken: what is in their wood already.
 
         Raises:
             SizeImpossible: if one cannot be built.
@@ -217,7 +224,7 @@ class LaidOutFace:
         of, shell = self.fronts, self.edges.shell
         back = room if room is not None else shell.front + self.edges.lines.clear_depth.length
         context = FaceContext(self.edges, of.fit, of.making, of.drawer_fronts, of.pulls, hung, of.hinge, of.box, of.slides,
-                              bays, parts, back, of.grain)  # fmt: skip
+                              bays, parts, back, of.grain, taken if taken is not None else Taken())  # fmt: skip
         work = Work(sums=list(self.sums))
         for place, cell in self.cells:
             face, area, sums = context.fitted(cell.fit, place)

@@ -11,11 +11,17 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from ..assembly.part import Face, Hand, Holes
+from ..assembly.fastener import Fastener, FastenerKind, Into
+from ..assembly.fitting import Fitting, FittingKind
+from ..assembly.part import Face, Hand, Holes, Placed
 from ..assembly.role import PartKind, Role, Side
+from ..assembly.solid import Box
 from ..assembly.uses import Use
 from ..case.fields import check_names, one_of, optional_size, size
 from ..case.shell import Shell, Work
+from ..fastening.sizes import DIAMETER
+from ..fastening.wood import spans
+from ..hardware import Hardware
 from ..lengths import ZERO, Length, inches, millimetres
 from ..units import System
 from .fillers import fillers
@@ -30,6 +36,8 @@ _HAND = inches(42)
 #: Wood that must be left beside a pull's screws.
 _LEAST = inches("1/2")
 #: What a screw holds in a pull, at least and at most (common practice).
+#: How far a pull reaches beyond its screws.
+_REACH = millimetres(6)
 _THREAD, _MOST_THREAD = inches("1/8"), inches("1/2")
 #: A panel thinner than this gets a filler behind it, or the screws pull it in.
 _THIN = millimetres(12)
@@ -85,12 +93,10 @@ class Pulls:
         z = lowest if hung else min(highest, max(lowest, _HAND - apart.share(2)[0]))
         centres = [(x, z)] if self.kind == "knob" else [(x, z), (x, z + apart)]
         self._bore(shell, work, making.free_role(leaf), making, leaf, centres)
-        self._buy(shell, work, apart, 1, ZERO)
-        self._screws(shell, work, 1, making.thickness(shell).length, ZERO)
+        self._place(work, leaf, self._buy(shell, work, apart, 1, ZERO), centres)
+        self._screws(shell, work, leaf, centres, "")
 
-    def on_front(
-        self, shell: Shell, work: Work, making: Making, leaf: Leaf, at: str = "middle", behind: Length = ZERO
-    ) -> None:
+    def on_front(self, shell: Shell, work: Work, making: Making, leaf: Leaf, at: str = "middle") -> None:
         """Bore the holes of the pulls of a drawer front or a flap, and count them.
 
         Args:
@@ -99,7 +105,6 @@ class Pulls:
             making: how it is made.
             leaf: the front.
             at: ``middle``, ``low`` near its lower edge, as on a flap that lifts up, or ``high``, as on a pull-out.
-            behind: thickness of the box it is screwed through, too.
 
         Raises:
             SizeImpossible: if it has no room for its holes.
@@ -125,8 +130,8 @@ class Pulls:
             x = leaf.x + middle
             centres += [(x, z)] if self.kind == "knob" else [(x - half, z), (x - half + apart, z)]
         self._bore(shell, work, role, making, leaf, centres)
-        self._buy(shell, work, apart, count, leaf.width.length)
-        self._screws(shell, work, count, making.thickness(shell).length, behind)
+        self._place(work, leaf, self._buy(shell, work, apart, count, leaf.width.length), centres)
+        self._screws(shell, work, leaf, centres, "")
 
     def _apart(self, shell: Shell, width: Length) -> Length:
         """Return the hole centres chosen, or the widest on the rack that are no more than a third of a width."""
@@ -153,7 +158,8 @@ class Pulls:
                 fillers(shell, leaf, part, (making.stile, making.rail), [(one[0], two[0], one[1]) for one, two in ends])
             )
 
-    def _buy(self, shell: Shell, work: Work, apart: Length, count: int, width: Length) -> None:
+    def _buy(self, shell: Shell, work: Work, apart: Length, count: int, width: Length) -> str:
+        """Choose the pulls; return their name."""
         kind = "knob" if self.kind == "knob" else "pull"
         items = shell.hardware(kind)
         item = min(items, key=lambda each: (abs((each.length - apart).ticks), each.name))
@@ -164,16 +170,67 @@ class Pulls:
         two = f"front over {shell.units.write(TWO_PULLS, True)} wide: two" if count > 1 else "one a front"
         third = ", a third of its width or less" if width and self.apart is None and kind == "pull" else ""
         work.buy(item.name, count, two + third, lacks, kind)
+        return item.name
 
-    def _screws(self, shell: Shell, work: Work, pulls: int, front: Length, behind: Length) -> None:
-        """Buy the screws of pulls: the shortest that go through and hold 1/8 in (3 mm) of thread at least."""
-        write, through = shell.units.write, front + behind
+    def _screws(self, shell: Shell, work: Work, leaf: Leaf, centres: list[tuple[Length, Length]], place: str) -> None:
+        """Place pulls and their screws, through everything that stands behind them: the front, fillers, a drawer's box.
+
+        Of screws the shortest that go through and hold 1/8 in (3 mm) of thread at least.
+        """
+        lacking = ""
+        for x, z in centres:
+            at = (x.ticks, 0, z.ticks)
+            stack = [(part, found) for part in work.parts if self._behind(part, leaf) and (found := spans(part, 1, at))]
+            stack.sort(key=lambda each: -each[1][-1][1])
+            if not stack:
+                continue
+            head, face = stack[0][1][-1][1], min(found[0][0] for _, found in stack)
+            through = Length(head - face)
+            item, lacks = self._screw(shell, through)
+            lacking = lacking or lacks
+            tip = head - item.length.ticks
+            write = shell.units.write
+            why = f"through {write(through, True)}, {write(item.length - through, True)} of thread in the pull"
+            roles = tuple(part.role for part, _ in stack)
+            work.fasteners.append(
+                Fastener(FastenerKind.PULL_SCREW, item.name, DIAMETER[FastenerKind.PULL_SCREW],
+                         (x.ticks, head, z.ticks), (x.ticks, tip, z.ticks), roles, Into.PULL, why, place)
+            )  # fmt: skip
+            for part, _ in stack:
+                bored = any(
+                    holes.use is Use.PULL and any((c[0], c[2]) == (at[0], at[2]) for c in holes.centres)
+                    for holes in work.holes.get(part.role, ())
+                )
+                if not bored:
+                    work.bore(part.role, Face.FRONT, Use.PULL, _SCREW[shell.units.system], part.thickness.length,
+                              [(x, ZERO, z)])  # fmt: skip
+        if lacking:
+            work.buy(self._screw(shell, ZERO)[0].name, 0, "", lacking)
+
+    def _behind(self, part: Placed, leaf: Leaf) -> bool:
+        """Whether a part belongs to a front, or is the front of a box that is screwed to it."""
+        return part.role.whole == leaf.role or part.role.kind is PartKind.BOX_FRONT
+
+    def _screw(self, shell: Shell, through: Length) -> tuple[Hardware, str]:
+        """Return the screw that goes through so much and holds, and what the rack lacks."""
         items = sorted(shell.hardware("pull-screw"), key=lambda item: item.length)
         item = next((each for each in items if each.length >= through + _THREAD), items[-1])
-        lacks = ""
-        if not through + _THREAD <= item.length <= through + _MOST_THREAD:
-            least, most = write(through + _THREAD, True), write(through + _MOST_THREAD, True)
-            lacks = f"the screws of pulls want to be {least} to {most} long and none on the rack are"
-        box = f" + box {write(behind, True)}" if behind else ""
-        why = f"front {write(front, True)}{box} + {write(item.length - through, True)} of thread in the pull"
-        work.buy(item.name, pulls * (1 if self.kind == "knob" else 2), why, lacks)
+        if through + _THREAD <= item.length <= through + _MOST_THREAD:
+            return item, ""
+        write = shell.units.write
+        least, most = write(through + _THREAD, True), write(through + _MOST_THREAD, True)
+        return item, f"the screws of pulls want to be {least} to {most} long and none on the rack are"
+
+    def _place(self, work: Work, leaf: Leaf, name: str, centres: list[tuple[Length, Length]]) -> None:
+        """Place the pulls themselves, as far out as they stand."""
+        face = min(part.box.low[1] for part in work.parts if part.role.whole == leaf.role)
+        group = 1 if self.kind == "knob" else 2
+        kind = FittingKind.KNOB if self.kind == "knob" else FittingKind.PULL
+        for i in range(0, len(centres), group):
+            xs, zs = [x.ticks for x, _ in centres[i : i + group]], [z.ticks for _, z in centres[i : i + group]]
+            reach = _REACH.ticks
+            box = Box(
+                (min(xs) - reach, face - self.out.ticks, min(zs) - reach), (max(xs) + reach, face, max(zs) + reach)
+            )
+            if box.volume:
+                work.fittings.append(Fitting(kind, name, box, (leaf.role,)))

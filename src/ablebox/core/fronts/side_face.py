@@ -114,4 +114,10 @@ def _turned(work: Work, turn: Turn) -> Work:
         sums=work.sums,
         bought=work.bought,
         fronts=work.fronts,
+        joints=[
+            replace(joint, face=turn.face(joint.face) if joint.face is not None else None) for joint in work.joints
+        ],
+        fasteners=[turn.fastener(each) for each in work.fasteners],
+        fittings=[turn.fitting(each) for each in work.fittings],
+        wanting=work.wanting,
     )

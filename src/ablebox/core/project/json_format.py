@@ -13,6 +13,7 @@ Format history (see docs/file-format.md):
    stands between cases.
 5. Corner cases with the face across; ends as they look where they are seen; stiles that follow from the neighbours; kick
    boards that go on before several cases; how high and how deep a reading was taken; islands.
+6. How far apart the shop sets fasteners; heights and holes of slides; packets.
 """
 
 from __future__ import annotations
@@ -35,7 +36,7 @@ from ..units import System, Units
 from .tree import Project
 from .upgrades import upgraded
 
-FORMAT, VERSION = "ablebox", 5
+FORMAT, VERSION = "ablebox", 6
 
 _INCH, _MM = Units(System.INCH), Units(System.MM)
 _SCHOOL_NAMES = {record: name for schools in SCHOOLS.values() for name, record in schools.items()}

@@ -42,6 +42,8 @@ def upgraded_shop(shop: Any, version: int) -> Any:
             shop["presets"] = {name: _counter_to_4(way) for name, way in shop["presets"].items()}
     if version < 4 and isinstance(shop.get("presets"), dict):
         shop["presets"] = {name: _built_to_5(way) for name, way in shop["presets"].items()}
+    if version < 5:
+        shop = _to_6(shop)
     for name in ("done", "held", "rests", "loose", "spaces", "strips"):
         shop.pop(name, None)
     return shop
@@ -305,4 +307,21 @@ def _reading_to_5(reading: Any) -> Any:
     return {**reading, "up": None, "deep": ""} if isinstance(reading, dict) else reading
 
 
-_STEPS = (_to_2, _to_3, _to_4, _to_5)
+def _to_6(project: dict[str, Any]) -> dict[str, Any]:
+    """To pitches of fasteners, and hardware that stands in space."""
+    rack = project.get("rack")
+    if isinstance(rack, dict):
+        rack = {**rack, "pitches": dict(_PITCHES)}
+        if isinstance(rack.get("hardware"), list):
+            rack["hardware"] = [{**row, **_NO_MEMBERS} if isinstance(row, dict) else row for row in rack["hardware"]]
+        project["rack"] = rack
+    return project
+
+
+_PITCHES = {
+    "joint": "6 in", "back_edge": "6 in", "back_field": "10 in", "panel": "7 in", "frame": "10 in", "counter": "24 in",
+    "base": "24 in", "ends": "2 in",
+}  # fmt: skip
+_NO_MEMBERS: dict[str, Any] = {"high": None, "line": None, "first": None, "pitch": None, "packet": None}
+
+_STEPS = (_to_2, _to_3, _to_4, _to_5, _to_6)

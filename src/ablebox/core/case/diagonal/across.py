@@ -5,8 +5,10 @@ from __future__ import annotations
 
 from dataclasses import dataclass, replace
 
-from ...assembly.footprint import Ring, Slant
+from ...assembly.fastener import Fastener, Point
+from ...assembly.footprint import Ring, Slant, bounds
 from ...assembly.part import Placed
+from ...assembly.solid import Box
 
 
 def turned(straight: Placed, ring: Ring) -> Placed:
@@ -40,3 +42,19 @@ def board(slant: Slant, start: int, near: int, far: int) -> Board:
     along = [slant.seen(point)[0] for point in ring]
     first, last = min(along), max(along)
     return Board(ring, first, last, ((first, along[0]), (along[1], last)))
+
+
+def across(slant: Slant, fastener: Fastener) -> Fastener:
+    """Return a fastener that is told straight, in its place across the corner."""
+    return replace(fastener, head=_placed(slant, fastener.head), tip=_placed(slant, fastener.tip))
+
+
+def around(slant: Slant, box: Box) -> Box:
+    """Return the box along the axes around one that is told straight."""
+    corners = [slant.point(u, v) for u in box.span(0) for v in box.span(1)]
+    x0, x1, y0, y1 = bounds(corners)
+    return Box((x0, y0, box.low[2]), (x1, y1, box.high[2]))
+
+
+def _placed(slant: Slant, at: Point) -> Point:
+    return (*slant.point(at[0], at[1]), at[2])

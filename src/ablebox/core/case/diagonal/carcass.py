@@ -7,6 +7,7 @@ four and are cut from a rectangle by their template.
 
 from __future__ import annotations
 
+from ...assembly.joint import Way
 from ...assembly.part import Cut, CutKind, Face, Hand, Placed
 from ...assembly.role import PartKind, Role, Side
 from ...assembly.solid import Box
@@ -14,6 +15,7 @@ from ...lengths import ZERO, Length
 from ...reckoning import Origin, Reckoned, leaf
 from ..back import BACK
 from ..joint.choice import EndJoint
+from ..joint.fasten import fasten
 from ..shell import LEFT, RIGHT, Work
 from .corner import Corner
 
@@ -63,6 +65,8 @@ def uprights(corner: Corner, back_goods: str) -> Work:
         Placed(SECOND, "back, round the corner", back_goods, length, second, corner.back, (2, 1, 0), (x, ZERO, foot),
                shows=Face.LEFT),
     ]  # fmt: skip
+    for over, into in ((BACK, LEFT), (SECOND, RIGHT), (BACK, SECOND)):
+        work.join(Way.SCREWS, over, into, face=Face.BACK if over is BACK else Face.RIGHT)
     return work
 
 
@@ -115,8 +119,9 @@ def panel(corner: Corner, work: Work, role: Role, joint: EndJoint, low: Length, 
         for upright in [each for each in work.parts if each.role in INNER]:
             channel = upright.box.meet(part.box)
             work.cut(upright.role, Cut(joint.kind, f"for the {role}", channel, INNER[upright.role]))
-    for name, pieces in joint.fasteners(shell, width.length):
-        work.buy(name, 4 * pieces)
+    hidden = Face.BOTTOM if role.kind is PartKind.BOTTOM else Face.TOP
+    for beside, inner in INNER.items():
+        fasten(work, joint, role, beside, hidden, inner)
 
 
 def five_cornered(

@@ -81,8 +81,23 @@ def _shelves(corner: Corner, space: Space, pins: PinShelves, path: str) -> Work:
     for role, places in rows.items():
         centres: list[tuple[Length, ...]] = [(x, y, z) for x, y in places for z in holes]
         work.bore(role, INNER[role], Use.PIN, pins.hole, pins.hole_depth, centres)
-    pins.buy(shell, work, PINS)
+    item = pins.buy(shell, work, PINS)
+    shelves = [(part.role, part.corner[2]) for part in work.parts]
+    for role, places in rows.items():
+        axis, out = INNER[role].value
+        surface = _surface(corner, role)
+        for x, y in places:
+            for shelf, level in shelves:
+                work.fittings.append(pins.pin(item, role, shelf, axis, out, surface, y if axis == 0 else x, level))
     return work
+
+
+def _surface(corner: Corner, role: Role) -> Length:
+    """Return where an upright's inner face stands."""
+    t, back = Length(corner.t), corner.back.length
+    return {
+        LEFT: t, RIGHT: t, BACK: Length(corner.deep) - back, SECOND: Length(corner.wide) - back,
+    }[role]  # fmt: skip
 
 
 def _rows(corner: Corner, pins: PinShelves) -> dict[Role, list[tuple[Length, Length]]]:

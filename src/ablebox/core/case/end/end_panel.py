@@ -9,6 +9,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ...assembly.joint import Spacing, Way
 from ...assembly.part import Face, Hand, Placed
 from ...assembly.role import PartKind, Role, Side
 from ...lengths import ZERO, Length, inches
@@ -16,8 +17,7 @@ from ...reckoning import Reckoned
 from ...stock import Rack
 from ...units import Units
 from ..fields import band, option, size, stock
-from ..joint.butt import fastener_words
-from ..shell import Lines, Shell, Work
+from ..shell import LEFT, RIGHT, Lines, Shell, Work
 
 
 @dataclass(frozen=True, slots=True)
@@ -84,5 +84,5 @@ class EndPanel:
         work = Work(parts=[part], sums=[thick])
         if edging and edging.deduction:
             shell.need(width.length - edging.deduction, inches(1), "end panel, width", "Take a thinner band.")
-        work.buy(fastener_words("screws", shell), 6)
+        work.join(Way.SCREWS, LEFT if left else RIGHT, part.role, Spacing.END_PANEL)
         return work

@@ -331,8 +331,8 @@ class _Frame:
                 for role, cuts in ((member.role, own), (other.role, others)):
                     for cut in cuts:
                         self.work.cut(role, cut)
-            for name, pieces in joint.fasteners(self.shell):
-                self.work.buy(name, pieces)
+            if joint.way is not None:
+                self.work.join(joint.way, member.role, other.role, face=Face.BACK)
         box = member.stretched(*reaches)
         role = member.role
         key = ".".join([_KEYS[role.kind], *([role.side.value] if role.side.value else []), *map(str, role.number)])

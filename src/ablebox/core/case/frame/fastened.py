@@ -5,8 +5,9 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ...assembly.joint import Way
 from ...assembly.part import Cut
-from ...lengths import Length, inches
+from ...lengths import Length
 from ...reckoning import Reckoned
 from ..fields import check_names, one_of
 from ..shell import Shell
@@ -41,7 +42,7 @@ class FastenedFrame:
         """Nothing is cut."""
         return [], []
 
-    def fasteners(self, shell: Shell) -> list[tuple[str, int]]:
-        """Return what one end takes."""
-        screw = f"pocket screws, fine thread, {shell.units.write(inches('1 1/4'), True)}"
-        return [(screw if self.fastener == "pocket" else "dowels 8 mm", 2)]
+    @property
+    def way(self) -> Way | None:
+        """What holds it."""
+        return Way(self.fastener)

@@ -9,6 +9,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ...assembly.joint import Way
 from ...assembly.part import Cut, CutKind, Face
 from ...lengths import Length
 from ...reckoning import Reckoned, leaf
@@ -40,6 +41,7 @@ class HalfLap:
         own = Cut(CutKind.NOTCH, f"lap at the {other.name}", band(lap, (front, middle)), Face.FRONT)
         return [own], [Cut(CutKind.LAP, f"for the {member.name}", band(lap, (middle, back)), Face.BACK)]
 
-    def fasteners(self, shell: Shell) -> list[tuple[str, int]]:
+    @property
+    def way(self) -> Way | None:
         """Glue holds it."""
-        return []
+        return None

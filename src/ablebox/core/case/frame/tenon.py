@@ -8,6 +8,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ...assembly.joint import Way
 from ...assembly.part import Cut, CutKind, Face
 from ...assembly.solid import Box
 from ...lengths import Length, inches, millimetres
@@ -72,9 +73,10 @@ class Tenon:
         faces = {(0, 0): Face.RIGHT, (0, 1): Face.LEFT, (2, 0): Face.TOP, (2, 1): Face.BOTTOM}
         return own, [Cut(CutKind.MORTISE, f"for the {member.name}", hole, faces[(member.axis, side)])]
 
-    def fasteners(self, shell: Shell) -> list[tuple[str, int]]:
+    @property
+    def way(self) -> Way | None:
         """Glue holds it."""
-        return []
+        return None
 
 
 def _between(box: Box, axis: int, low: int, high: int) -> Box:

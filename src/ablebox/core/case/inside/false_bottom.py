@@ -5,12 +5,12 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ...assembly.joint import Way
 from ...assembly.part import Face, Placed
 from ...assembly.role import PartKind, Side
 from ...lengths import ZERO, Length, inches
 from ...stock import Grain
 from ..fields import size
-from ..joint.butt import fastener_words
 from ..shell import Work
 from .space import Space
 
@@ -66,9 +66,9 @@ class FalseBottom:
                 Placed(role.part(PartKind.CLEAT, Side.NONE, i + 1), "cleat", shell.goods.code, long, high, shell.thickness, (1, 2, 0),
                        (x, y, under - self.cleat), grain=Grain.ANY)
             )  # fmt: skip
+            work.join(Way.SCREWS, work.parts[-1].role, (space.left, space.right)[i])
         work.parts.append(
             Placed(role, "false bottom", shell.goods.code, length, width, shell.thickness, (0, 1, 2),
                    (space.x + self.play.share(2)[0], y, under), bands=shell.band(Face.FRONT), shows=Face.TOP)
         )  # fmt: skip
-        work.buy(fastener_words("screws", shell), 6)
         return work

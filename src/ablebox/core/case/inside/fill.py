@@ -11,6 +11,7 @@ from ...assembly.solid import Box
 from ...lengths import ZERO, Length, millimetres
 from ...reckoning import Origin, Reckoned, leaf
 from ..joint.choice import MiddleJoint
+from ..joint.fasten import butted
 from ..sharing import shares
 from ..shell import Shell, Work
 from .layout import Bay, Columns, Inside, Layout, Rows
@@ -102,9 +103,10 @@ def _columns(columns: Columns, space: Space) -> tuple[Work, Layout]:
                 (space.top.length, space.top.length + above.length),
             )
         _notch(work, part, space)
-        ends = 2 if whole and space.ceiling else 1
-        for name, pieces in columns.joint.fasteners(shell, width.length):
-            work.buy(name, ends * pieces)
+        if columns.joint.way is not None:
+            butted(work, columns.joint.way, role, space.floor, Face.RIGHT)
+            if whole and space.ceiling is not None:
+                butted(work, columns.joint.way, role, space.ceiling, Face.RIGHT)
         lefts.append(role)
         x = x + thickness.length
     x = space.x
@@ -163,8 +165,9 @@ def _rows(rows: Rows, space: Space) -> tuple[Work, Layout]:
         dividers.append(part.box)
         _house(work, rows.joint, part, space.left, Face.RIGHT, 0, (corner[0], space.x))
         _house(work, rows.joint, part, space.right, Face.LEFT, 0, (space.end, space.end + enters))
-        for name, pieces in rows.joint.fasteners(shell, width.length):
-            work.buy(name, 2 * pieces)
+        if rows.joint.way is not None:
+            for upright in (space.left, space.right):
+                butted(work, rows.joint.way, role, upright, Face.BOTTOM)
         z = z + thickness.length
         roles.append(role)
         floors.append(leaf(z, "top of the fixed shelf", f"{book.prefix}{role}.top", Origin.RECKONED))

@@ -7,18 +7,27 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 
-from ...assembly.part import Face
+from ...assembly.fastener import FastenerKind
+from ...assembly.fitting import Fitting, FittingKind
+from ...assembly.part import Face, Placed
+from ...assembly.role import PartKind, Role
 from ...assembly.solid import Box
 from ...assembly.uses import Use
+from ...fastening.occupied import Taken
+from ...fastening.screwed_on import METAL, screwed_on
 from ...lengths import ZERO, Length, inches, millimetres
 from ..fields import size
-from ..shell import Work
+from ..shell import Shell, Work
 from .space import Space
 
 _SUPPORTED = inches(48)
-_PILOT, _PILOT_DEPTH = inches("1/8"), inches("3/8")
+#: The mark for the middle of a socket.
+_PILOT, _PILOT_DEPTH = inches("1/8"), inches("1/8")
+#: Half of a socket's width, how deep it is, and how far its screws stand from its middle (common practice).
+_SOCKET, _SOCKET_DEEP, _SCREW_OFF = millimetres(25), millimetres(12), millimetres(14)
 
 
 @dataclass(frozen=True, slots=True)
@@ -70,10 +79,44 @@ class HangingRod:
         if clash:
             raise shell.refuse("hanging rod", f"it would run where the {clash} is", "Move one of them.")
         work = Work(sums=[play, drop, behind, length], obstacles=[("hanging rod", rod)])
-        for role, face in ((space.left, Face.RIGHT), (space.right, Face.LEFT)):
+        name = f"hanging rod {shell.units.write(length.length, True)} long"
+        for role, face, at in ((space.left, Face.RIGHT, space.x), (space.right, Face.LEFT, space.end)):
             work.bore(role, face, Use.ROD, _PILOT, _PILOT_DEPTH, [(ZERO, y, z)])
-        work.buy(f"hanging rod {shell.units.write(length.length, True)} long")
+            work.later.append(_Socket(shell, role, face, at.ticks, y.ticks, z.ticks))
+        half = self.play.share(2)[0].ticks
+        bar = Box((rod.low[0] + half, *rod.low[1:]), (rod.high[0] - half, *rod.high[1:]))
+        work.fittings.append(Fitting(FittingKind.ROD, name, bar, (space.left, space.right)))
+        work.buy(name)
         work.buy("rod sockets", 2)
         if space.width.length > _SUPPORTED:
             work.buy("rod supports", 1)
         return work
+
+
+@dataclass(frozen=True, slots=True)
+class _Socket:
+    """A socket of a rod: on one screw above and one below its middle."""
+
+    shell: Shell
+    role: Role
+    face: Face
+    x: int
+    y: int
+    z: int
+
+    def __call__(self, parts: Sequence[Placed], taken: Taken, work: Work) -> None:
+        """Screw it on; into a partition no deeper than half of it, for there may be another one behind."""
+        wood, reach = next(part for part in parts if part.role == self.role), _SOCKET.ticks
+        out = self.face.value[1]
+        ends = sorted((self.x, self.x + out * _SOCKET_DEEP.ticks))
+        box = Box((ends[0], self.y - reach, self.z - reach), (ends[1], self.y + reach, self.z + reach))
+        work.fittings.append(Fitting(FittingKind.SOCKET, "rod sockets", box, (self.role,)))
+        most = None
+        if self.role.kind is PartKind.PARTITION:
+            most = (wood.thickness.length - millimetres(2)).share(2)[0]
+        for off in (-_SCREW_OFF.ticks, _SCREW_OFF.ticks):
+            made = screwed_on(FastenerKind.FITTING_SCREW, self.shell.hardware("small-screw"), wood, self.face,
+                              (0, self.y, self.z + off), taken, self.shell.fastening.write, METAL, most)  # fmt: skip
+            if made is not None:
+                work.fasteners.append(made)
+                taken.add(made)

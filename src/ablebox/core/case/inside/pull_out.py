@@ -7,19 +7,21 @@ is packed out flush with it (common practice).
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 from ...assembly.part import Face, Placed
-from ...assembly.role import PartKind
-from ...assembly.uses import Use
-from ...lengths import ZERO, Length, inches, millimetres
+from ...assembly.role import PartKind, Side
+from ...fastening.occupied import Taken
+from ...hardware import Hardware
+from ...lengths import ZERO, Length, inches
 from ..fields import check_names, count, size
-from ..shell import Work
+from ..runners import Hanging, Runner, hang_runners
+from ..shell import Shell, Work
 from ..slide_choice import choose_slides, shortest
 from .space import Space
 
 _KIND = "side-mount"
-_FIRST, _HOLE, _HOLE_DEPTH = millimetres(37), millimetres(4), millimetres(9)
 
 
 @dataclass(frozen=True, slots=True)
@@ -56,9 +58,6 @@ class PullOut:
         if chosen is None:
             least = shell.units.write(shortest(shell, _KIND), True)
             raise shell.refuse("pull-out shelf", f"the shortest slides are {least} long", "Make the case deeper.")
-        shell.need(
-            shell.thickness.length - _HOLE_DEPTH, millimetres(1), "wood behind the slides' screws", "Use thicker stock."
-        )
         shell.need(self.setback, ZERO, "set back of the pull-out shelves", "Type 0 or more.")
         slide = book.chosen(self.slide, "slide clearance", f"{path}.slide")
         total = space.width - slide.times(2)
@@ -81,21 +80,32 @@ class PullOut:
             work.sums.append(book.chosen(self.setback, "set back from the front", f"{path}.setback"))
         x, y = space.x + space.frame_over[0] + self.slide, space.front + self.setback
         z = low
-        lines = []
         for i in range(self.count):
             z = z + gaps[i]
-            work.parts.append(
-                Placed(space.role(PartKind.PULL_OUT, i + 1), "pull-out shelf", shell.goods.code, length, width, shell.thickness, (0, 1, 2),
-                       (x, y, z), bands=shell.band(Face.FRONT), shows=Face.TOP)
-            )  # fmt: skip
-            lines.append(z + t.share(2)[0])
+            shelf = Placed(space.role(PartKind.PULL_OUT, i + 1), "pull-out shelf", shell.goods.code, length, width,
+                           shell.thickness, (0, 1, 2), (x, y, z), bands=shell.band(Face.FRONT), shows=Face.TOP)  # fmt: skip
+            work.parts.append(shelf)
+            work.later.append(_Slides(shell, chosen.item, shelf, self.slide))
             z = z + t
-        far = deep.length - _FIRST
-        centres: list[tuple[Length, ...]] = [(ZERO, y + along, z) for along in (_FIRST, far) for z in lines]
-        work.bore(space.left, Face.RIGHT, Use.SLIDE, _HOLE, _HOLE_DEPTH, centres)
-        work.bore(space.right, Face.LEFT, Use.SLIDE, _HOLE, _HOLE_DEPTH, centres)
         work.buy(chosen.item.name, self.count, chosen.why, chosen.lacks, _KIND)
-        for over in space.frame_over:
-            if over:
-                work.buy(f"packers {shell.units.write(over, True)} thick behind the frame", self.count)
         return work
+
+
+@dataclass(frozen=True, slots=True)
+class _Slides:
+    """The slides of one pull-out shelf, their screws in the middle of its edges."""
+
+    shell: Shell
+    item: Hardware
+    shelf: Placed
+    clearance: Length
+
+    def __call__(self, parts: Sequence[Placed], taken: Taken, work: Work) -> None:
+        """Hang them, packed out flush with a frame's stiles."""
+        box, each = self.shelf.box, self.clearance.ticks
+        middle = (box.low[2] + box.high[2]) // 2
+        low = middle - self.item.members[1].ticks
+        runner = Runner(self.shelf.role, self.item, box.low[0] - each, box.high[0] + each, box.low[0], box.high[0],
+                        box.low[1], low)  # fmt: skip
+        hanging = Hanging(self.shell, parts, taken)
+        hang_runners(hanging, work, runner, {Side.LEFT: self.shelf, Side.RIGHT: self.shelf})

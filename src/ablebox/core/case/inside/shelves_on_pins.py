@@ -11,8 +11,10 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ...assembly.fitting import Fitting, FittingKind
 from ...assembly.part import Face, Placed
-from ...assembly.role import PartKind
+from ...assembly.role import PartKind, Role
+from ...assembly.solid import Box
 from ...assembly.uses import Use
 from ...lengths import ZERO, Length, inches, millimetres
 from ..fields import check_names, count, size
@@ -22,6 +24,8 @@ from .space import Space
 PINS_A_SHELF = 4
 #: A pin this much thinner or thicker than its hole still serves.
 _LOOSE = millimetres("0.2")
+#: How far a pin stands out of its hole, and how much of a shelf lies before it at least.
+_STANDS_OUT, _ON_PIN = millimetres(8), millimetres(6)
 
 
 @dataclass(frozen=True, slots=True)
@@ -92,16 +96,63 @@ class PinShelves:
             raise shell.refuse(
                 "shelf pins", f"there is room for {len(holes)} rows of holes", "Take fewer shelves or a higher case."
             )
-        work = self._shelves(space, path, self.levels(space, holes))
-        rows = (space.front + self.inset, space.front + depth - self.inset)
-        centres: list[tuple[Length, ...]] = [(ZERO, y, z) for y in rows for z in holes]
+        levels = self.levels(space, holes)
+        work = self._shelves(space, path, levels)
+        rows = self._rows(space)
+        centres: list[tuple[Length, ...]] = [
+            (ZERO, y, z) for y in sorted({y for row in rows for y in row}) for z in holes
+        ]
         work.bore(space.left, Face.RIGHT, Use.PIN, self.hole, self.hole_depth, centres)
         work.bore(space.right, Face.LEFT, Use.PIN, self.hole, self.hole_depth, centres)
-        self.buy(shell, work)
+        item = self.buy(shell, work)
+        for shelf, row, level in zip(work.parts, rows, levels, strict=True):
+            for role, face, surface in ((space.left, 1, space.x), (space.right, -1, space.end)):
+                work.fittings += [self.pin(item, role, shelf.role, 0, face, surface, y, level) for y in row]
         return work
 
-    def buy(self, shell: Shell, work: Work, a_shelf: int = PINS_A_SHELF) -> None:
-        """Choose the pins by the diameter of their holes."""
+    def _rows(self, space: Space) -> list[tuple[Length, Length]]:
+        """Return of each shelf where its pins stand: the front pair follows a shelf that is set back.
+
+        Raises:
+            SizeImpossible: if a shelf is too shallow for two rows.
+        """
+        depth, found = space.depth.length, []
+        back = depth - self.inset
+        for i in range(self.count):
+            setback = self.setbacks[i] if i < len(self.setbacks) else self.setback
+            front = self.inset
+            if front < setback + self.hole + _ON_PIN:
+                front = setback + min(self.inset, (back - setback).share(3)[0])
+            room = back - front - self.hole * 2
+            space.shell.need(room, ZERO, "depth of a shelf between its pins", "Set it back less.")
+            found.append((space.front + front, space.front + back))
+        return found
+
+    def pin(
+        self, name: str, upright: Role, shelf: Role, axis: int, out: int, surface: Length, along: Length, level: Length
+    ) -> Fitting:  # fmt: skip
+        """Return a pin in its hole, under a shelf.
+
+        Args:
+            name: of the item.
+            upright: what it is in.
+            shelf: what lies on it.
+            axis: 0 where it stands out along x, 1 along y.
+            out: +1 or -1, the way it stands out.
+            surface: the upright's face along that axis.
+            along: where it stands along the other.
+            level: of the shelf's underside.
+        """
+        inside, end = surface.ticks - out * self.hole_depth.ticks, surface.ticks + out * _STANDS_OUT.ticks
+        low, high = [0, 0, (level - self.hole).ticks], [0, 0, level.ticks]
+        low[axis], high[axis] = min(inside, end), max(inside, end)
+        low[1 - axis] = along.ticks - self.hole.ticks // 2
+        high[1 - axis] = low[1 - axis] + self.hole.ticks
+        box = Box((low[0], low[1], low[2]), (high[0], high[1], high[2]))
+        return Fitting(FittingKind.PIN, name, box, (upright, shelf))
+
+    def buy(self, shell: Shell, work: Work, a_shelf: int = PINS_A_SHELF) -> str:
+        """Choose the pins by the diameter of their holes; return their name."""
         write = shell.units.write
         item = min(shell.hardware("pin"), key=lambda pin: (abs((pin.length - self.hole).ticks), pin.length))
         lacks = ""
@@ -109,6 +160,7 @@ class PinShelves:
             hole = write(self.hole, True)
             lacks = f"pin holes are {hole} and no such pins are on the rack; the nearest are {item.name}"
         work.buy(item.name, a_shelf * self.count, f"holes of {write(self.hole, True)}", lacks)
+        return item.name
 
     def levels(self, space: Space, holes: list[Length]) -> list[Length]:
         """Return the height of each shelf's underside: the top of a pin near an equal division."""

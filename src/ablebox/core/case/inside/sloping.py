@@ -11,12 +11,12 @@ from __future__ import annotations
 from dataclasses import dataclass
 from math import isqrt
 
+from ...assembly.joint import Way
 from ...assembly.part import Face, Placed, Tilt
 from ...assembly.role import PartKind
 from ...lengths import ZERO, Length, inches
 from ...reckoning import Origin, leaf
 from ..fields import check_names, count, size
-from ..joint.butt import fastener_words
 from ..shell import Work
 from .space import Space
 
@@ -82,6 +82,7 @@ class SlopingShelves:
                 Placed(space.role(PartKind.SLOPING_SHELF, i + 1), "sloping shelf", shell.goods.code, length, width, shell.thickness, (0, 1, 2),
                        corner, bands=shell.band(Face.FRONT), shows=Face.TOP, tilt=tilt)
             )  # fmt: skip
+            for upright in (space.left, space.right):
+                work.join(Way.SCREWS, upright, work.parts[-1].role)
             z = z + tall
-        work.buy(fastener_words("screws", shell), 4 * self.count)
         return work

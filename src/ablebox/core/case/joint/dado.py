@@ -8,6 +8,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ...assembly.joint import Way
 from ...assembly.part import CutKind
 from ...lengths import Length, inches, millimetres
 from ...reckoning import Reckoned
@@ -51,6 +52,7 @@ class Dado:
         shell.need(left, millimetres(1), f"wood left under the dado at the {what}", "Make the dado shallower.")
         return shell.book.chosen(self.depth, "dado depth", f"{path}.depth")
 
-    def fasteners(self, shell: Shell, width: Length) -> list[tuple[str, int]]:
+    @property
+    def way(self) -> Way | None:
         """Glue holds it."""
-        return []
+        return None

@@ -9,12 +9,12 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ...assembly.joint import Way
 from ...assembly.part import CutKind
-from ...lengths import Length
 from ...reckoning import Reckoned
 from ..fields import check_names, one_of
 from ..shell import Shell
-from .butt import FASTENERS, fasteners_along
+from .butt import FASTENERS
 
 
 @dataclass(frozen=True, slots=True)
@@ -49,6 +49,7 @@ class LaidOver:
         """Return how far the panel reaches over a side: all of it."""
         return shell.thickness
 
-    def fasteners(self, shell: Shell, width: Length) -> list[tuple[str, int]]:
-        """Return what one end of this width takes."""
-        return fasteners_along(self.fastener, shell, width)
+    @property
+    def way(self) -> Way | None:
+        """What holds it."""
+        return Way(self.fastener)

@@ -9,6 +9,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ...assembly.joint import Way
 from ...assembly.part import CutKind
 from ...lengths import Length, inches, millimetres
 from ...reckoning import Reckoned
@@ -52,6 +53,7 @@ class Rabbet:
         shell.need(left, millimetres(1), f"wood left beside the rabbet at the {what}", "Make the rabbet shallower.")
         return shell.book.chosen(self.depth, "rabbet depth", f"{path}.depth")
 
-    def fasteners(self, shell: Shell, width: Length) -> list[tuple[str, int]]:
-        """Glue and brads hold it."""
-        return []
+    @property
+    def way(self) -> Way | None:
+        """Glue holds it."""
+        return None

@@ -3,11 +3,14 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, field, replace
 
 from ...assembly.part import BaySpace, Hand, Placed
-from ...assembly.role import PartKind, Role, Side
+from ...assembly.role import PartKind, Side
+from ...case.frame.face_frame import FaceFrame
+from ...case.runners import Hanging
 from ...case.shell import Shell
+from ...fastening.occupied import Taken
 from ...lengths import ZERO, Length, inches
 from ...reckoning import Origin, Reckoned, leaf
 from ..area import Area
@@ -49,6 +52,7 @@ class FaceContext:
         parts: the parts of the case so far.
         back: the back's face, behind the case's front.
         grain: how the grain runs through the fronts, a name of ``GRAIN``.
+        taken: what is in the wood of the case already; what is hung is added to it.
     """
 
     edges: Edges
@@ -64,6 +68,14 @@ class FaceContext:
     parts: tuple[Placed, ...]
     back: Length
     grain: str = "each"
+    taken: Taken = field(default_factory=Taken)
+
+    @property
+    def hanging(self) -> Hanging:
+        """What drawers are hung in."""
+        frame = self.edges.frame
+        boards = frame.goods if isinstance(frame, FaceFrame) else ""
+        return Hanging(self.shell, self.parts, self.taken, boards)
 
     @property
     def shell(self) -> Shell:
@@ -156,10 +168,3 @@ class FaceContext:
             if bay.box.low[0] <= x < bay.box.high[0] and bay.box.low[2] <= z < bay.box.high[2]:
                 return bay
         return None
-
-    def upright(self, area: Area, right: bool) -> Role | None:
-        """Return the role of the side or partition a door is hung on; ``None`` where there is none or a frame before it."""
-        if self.edges.framed:
-            return None
-        bay = self.behind(area)
-        return (bay.right if right else bay.left) if bay is not None else None

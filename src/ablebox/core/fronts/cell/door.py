@@ -57,18 +57,7 @@ class Door:
         work = making.build(face.shell, leaf)
         right = hand is Hand.RIGHT
         over = area.over[1 if right else 0]
-        hang(
-            face.shell,
-            work,
-            leaf,
-            making,
-            face.hinge,
-            over,
-            face.upright(area, right),
-            face.fit.inset,
-            face.edges.framed,
-            self.inner.angle,
-        )
+        hang(face, work, leaf, making, area, over, self.inner.angle)
         face.pulls.on_door(face.shell, work, making, leaf, face.hung)
         self.inner.build(face, work, area, (not right, right), making.thickness(face.shell).length)
         return work

@@ -5,18 +5,24 @@ from __future__ import annotations
 
 from dataclasses import dataclass, field
 
-from ...assembly.role import PartKind
+from ...assembly.joint import Spacing, Way
+from ...assembly.part import Face, Want, Wanting
+from ...assembly.role import BOTH, PartKind, Role, Side
 from ...case.fields import optional_size
-from ...case.screws import buy_screws
 from ...case.shell import Work
-from ...lengths import Length
+from ...lengths import Length, millimetres
 from ..area import Area
 from ..fit.choice import OwnFit
 from ..fit.same import LikeOthers
-from ..making.choice import OwnMaking
+from ..leaf import Leaf
+from ..making.choice import Making, OwnMaking
+from ..making.framed import Framed
 from ..making.same import LikeDoors
 from .context import FaceContext
 from .hung_box import BoxPlace, hang_box
+
+#: How far a front may reach beyond the middle of what it closes against before that stands behind it.
+_OVER = millimetres(6)
 
 
 @dataclass(frozen=True, slots=True)
@@ -50,9 +56,9 @@ class Drawer:
         place = box_place(face, area, front.back)
         asked = (self.low, f"{area.path}.low") if self.low is not None else None
         hang_box(face, work, area.role(PartKind.DRAWER), place, asked)
-        thick = making.thickness(shell).length
-        buy_screws(shell, work, 4, face.box.side(shell).length, thick, ("box", "front"))
-        face.pulls.on_front(shell, work, making, front, behind=face.box.side(shell).length)
+        screw_on(face, work, making, front, area.role(PartKind.DRAWER), area)
+        behind_the_front(face, work, area)
+        face.pulls.on_front(shell, work, making, front)
         return work
 
 
@@ -67,5 +73,49 @@ def box_place(face: FaceContext, area: Area, front: Length) -> BoxPlace:
         raise face.shell.refuse(
             "drawer", "a partition or a fixed shelf stands behind its front", "Move it, or divide the face there."
         )
-    packed = "stile" if face.edges.framed else ""
-    return BoxPlace(bay, *area.opening, front, packed).within_bay()
+    return BoxPlace(bay, *area.opening, front, area.path).within_bay()
+
+
+def screw_on(face: FaceContext, work: Work, making: Making, front: Leaf, box: Role, area: Area) -> None:
+    """Screw a front on from inside its box: four screws, into its core, or into the stiles of a framed one.
+
+    Args:
+        face: the face.
+        work: the front's parts and the box's.
+        making: how the front is made.
+        front: the front.
+        box: role of the box.
+        area: the front's place.
+    """
+    inside = box.part(PartKind.BOX_FRONT)
+    if isinstance(making, Framed):
+        for side in BOTH:
+            work.join(
+                Way.SCREWS, inside, front.role.part(PartKind.STILE, side), face=Face.BACK, place=area.path, item="screw"
+            )
+        return
+    work.join(Way.SCREWS, inside, front.role, Spacing.FOUR, Face.BACK, place=area.path, item="screw")
+
+
+def behind_the_front(face: FaceContext, work: Work, area: Area) -> None:
+    """Note what stands behind a part of a drawer's front: a partition that its box passes, a shelf it stands over."""
+    bay = face.behind(area)
+    if bay is None:
+        return
+    left, right, low, high = (edge.ticks for edge in area.opening)
+    role = area.role(PartKind.DRAWER)
+    for side, upright, off in (
+        (Side.LEFT, bay.left, bay.box.low[0] - left),
+        (Side.RIGHT, bay.right, right - bay.box.high[0]),
+    ):
+        part = next((each for each in face.parts if each.role == upright), None)
+        if part is not None and upright.kind is PartKind.PARTITION and off > part.thickness.length.ticks + _OVER.ticks:
+            work.wanting.append(Wanting(Want.PARTITION, role, upright, side, Length(off), area.path))
+    for shelf, off in ((bay.floor, bay.box.low[2] - low), (bay.ceiling, high - bay.box.high[2])):
+        part = next((each for each in face.parts if each.role == shelf), None)
+        if (
+            part is not None
+            and part.role.kind is PartKind.FIXED_SHELF
+            and off > part.thickness.length.ticks + _OVER.ticks
+        ):
+            work.wanting.append(Wanting(Want.SHELF, role, part.role, Side.NONE, Length(off), area.path))

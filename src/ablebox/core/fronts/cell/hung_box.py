@@ -8,19 +8,19 @@ opening is narrower than the case: packers fill (inside - opening) / 2 a side, f
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
-from ...assembly.part import BaySpace, Face
+from ...assembly.part import BaySpace
 from ...assembly.role import Role
-from ...assembly.uses import Use
 from ...case.shell import Work
 from ...case.slide_choice import choose_slides, shortest
 from ...hardware import KINDS
-from ...lengths import ZERO, Length, inches, millimetres
+from ...lengths import ZERO, Length, inches
 from ...reckoning import Origin, leaf
+from ..drawer.slides import HungBox, Undermount
 from .context import FaceContext
 
-_FIRST, _LAST, _HOLE, _HOLE_DEPTH = millimetres(37), millimetres(50), millimetres(4), millimetres(9)
+_IN_GROOVES = "Slides under the box want its bottom in a groove."
 
 
 @dataclass(frozen=True, slots=True)
@@ -34,7 +34,7 @@ class BoxPlace:
         low: lower edge.
         high: upper edge.
         front: where the box begins, front to back.
-        packed: what the bay is packed out behind, beside the opening, such as ``stile``; empty if by nothing.
+        path: of the front it is behind.
     """
 
     bay: BaySpace
@@ -43,14 +43,14 @@ class BoxPlace:
     low: Length
     high: Length
     front: Length
-    packed: str = ""
+    path: str = ""
 
     def within_bay(self) -> BoxPlace:
         """Return the place cut off where the bay ends."""
         (x0, _, z0), (x1, _, z1) = self.bay.box.low, self.bay.box.high
         return BoxPlace(
             self.bay, max(self.left, Length(x0)), min(self.right, Length(x1)), max(self.low, Length(z0)),
-            min(self.high, Length(z1)), self.front, self.packed,
+            min(self.high, Length(z1)), self.front, self.path,
         )  # fmt: skip
 
 
@@ -101,21 +101,13 @@ def hang_box(
     shell.need(width.length, side.length * 2 + inches(2), "drawer box, width", "Make its opening wider.")
     shell.need(height.length, inches("1 3/4"), "drawer box, height", "Make its front higher.")
     z = place.low + below.length
+    if isinstance(slides, Undermount):
+        shell.need(ZERO if box.bottom == "under" else inches(1), inches(1), "bottom of the drawer box", _IN_GROOVES)
+        box = replace(box, up=slides.recess)
     work.add(box.build(shell, role, "drawer", (x, place.front, z), width, depth, height))
     work.sums += [opening, opening_high, width, height, depth, below, above]
-    _bore(face, work, place, z, depth.length)
-    (x0, _, _), (x1, _, _) = place.bay.box.low, place.bay.box.high
-    for gap, name in ((place.left - Length(x0), "left"), (Length(x1) - place.right, "right")):
-        if gap and place.packed:
-            work.buy(f"packers {write(gap, True)} thick behind the {name} {place.packed}")
+    made = tuple(part for part in work.parts if part.role.of == role)
+    hung = HungBox(role, chosen.item, made, x.ticks, (x + width.length).ticks, place.front.ticks, place.left.ticks,
+                   place.right.ticks, place.path)  # fmt: skip
+    slides.hang(face.hanging, work, hung)
     work.buy(chosen.item.name, 1, chosen.why, chosen.lacks, slides.kind)
-
-
-def _bore(face: FaceContext, work: Work, place: BoxPlace, z: Length, slide: Length) -> None:
-    """Mark the screws of side-mount slides in the uprights, 25 mm above the box's lower edge."""
-    if face.slides.below or slide <= _FIRST + _LAST:
-        return
-    line, start = z + millimetres(25), max(place.front, face.shell.front)
-    centres: list[tuple[Length, ...]] = [(ZERO, start + at, line) for at in (_FIRST, slide - _LAST)]
-    work.bore(place.bay.left, Face.RIGHT, Use.SLIDE, _HOLE, _HOLE_DEPTH, centres)
-    work.bore(place.bay.right, Face.LEFT, Use.SLIDE, _HOLE, _HOLE_DEPTH, centres)

@@ -73,6 +73,6 @@ class InnerDrawers:
         front = max(face.shell.front, door if face.fit.inset else face.fit.lip) + self.behind
         asked = (self.high, f"{area.path}.inner.high") if self.high is not None else None
         for i, share in enumerate((high - low).share(self.count)):
-            place = BoxPlace(bay, left, right, low, low + share, front, "hinges")
+            place = BoxPlace(bay, left, right, low, low + share, front, area.path)
             hang_box(face, work, area.role(PartKind.INNER_DRAWER, Side.NONE, i + 1), place, asked)
             low = low + share

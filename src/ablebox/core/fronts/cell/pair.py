@@ -55,19 +55,7 @@ class Pair:
             leaf = face.leaf(area, PartKind.DOOR, f"door, {hand.value}", making, x=x, width=width, hand=hand,
                              side=Side(hand.value), made=where)  # fmt: skip
             made = making.build(shell, leaf)
-            right = hand is Hand.RIGHT
-            hang(
-                shell,
-                made,
-                leaf,
-                making,
-                face.hinge,
-                over,
-                face.upright(area, right),
-                face.fit.inset,
-                face.edges.framed,
-                self.inner.angle,
-            )
+            hang(face, made, leaf, making, area, over, self.inner.angle)
             face.pulls.on_door(shell, made, making, leaf, face.hung)
             work.add(made)
         self.inner.build(face, work, area, (True, True), making.thickness(shell).length)

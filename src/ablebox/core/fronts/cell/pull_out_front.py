@@ -10,7 +10,6 @@ from dataclasses import dataclass, field
 
 from ...assembly.role import PartKind, Side
 from ...case.fields import check_names, count, size
-from ...case.screws import buy_screws
 from ...case.shell import Work
 from ...lengths import Length, inches
 from ..area import Area
@@ -19,7 +18,7 @@ from ..fit.same import LikeOthers
 from ..making.choice import OwnMaking
 from ..making.same import LikeDoors
 from .context import FaceContext
-from .drawer import box_place
+from .drawer import behind_the_front, box_place, screw_on
 from .hung_box import BoxPlace, hang_box
 
 
@@ -55,8 +54,8 @@ class PullOutFront:
         making, made = face.making_of(self.making, area)
         front = face.leaf(area, PartKind.DRAWER_FRONT, "pull-out front", making, made=made)
         work = making.build(shell, front)
-        face.pulls.on_front(shell, work, making, front, "high")
         if not self.trays:
+            face.pulls.on_front(shell, work, making, front, "high")
             work.buy("frame for a pull-out")
             return work
         place = box_place(face, area, front.back)
@@ -66,9 +65,10 @@ class PullOutFront:
             role = area.role(PartKind.DRAWER)
             if i:
                 role = role.part(PartKind.TRAY, Side.NONE, i + 1)
-            own = BoxPlace(place.bay, place.left, place.right, low, low + share, place.front, place.packed)
+            own = BoxPlace(place.bay, place.left, place.right, low, low + share, place.front, place.path)
             hang_box(face, work, role, own, (self.high, f"{area.path}.high"))
+            screw_on(face, work, making, front, role, area)
             low = low + share
-        thick = making.thickness(shell).length
-        buy_screws(shell, work, 4 * self.trays, face.box.side(shell).length, thick, ("box", "front"))
+        behind_the_front(face, work, area)
+        face.pulls.on_front(shell, work, making, front, "high")
         return work

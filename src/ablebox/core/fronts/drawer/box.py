@@ -12,6 +12,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 from math import cos, pi
 
+from ...assembly.joint import Spacing, Way
 from ...assembly.part import Cut, CutKind, Face, Hand, Placed
 from ...assembly.role import PartKind, Role, Side
 from ...assembly.solid import Box
@@ -172,6 +173,7 @@ class _Builder:
         )
         self._corners(sides, (front, back), enters, whole)
         self._bottom(width, depth, (front, back), sides)
+        self._fasten(sides, (front, back))
         if box.along or box.across:
             Dividers(box.bottom_goods, box.along, box.across, self.shell, self.role, self.pane).build(
                 self.work, sides, (front, back)
@@ -242,6 +244,24 @@ class _Builder:
                     self._lock(side, end, common, face)
                 else:
                     self.work.cut(side.role, Cut(CutKind.RABBET, f"for the {end.name}", common, face))
+
+    def _fasten(self, sides: tuple[Placed, Placed], ends: tuple[Placed, Placed]) -> None:
+        """Screw or nail the corners that glue alone does not hold, and the bottom from below."""
+        join, bottom = self.work.join, self.role.part(PartKind.BOX_BOTTOM)
+        for side, outer in zip(sides, (Face.LEFT, Face.RIGHT), strict=True):
+            for end in ends:
+                if self.box.corner == "butt":
+                    join(Way.SCREWS, side.role, end.role, face=outer)
+                elif self.box.corner == "pocket":
+                    front = end.role.kind is PartKind.BOX_FRONT
+                    join(Way.POCKET, end.role, side.role, face=Face.FRONT if front else Face.BACK)
+                elif self.box.corner == "rabbet":
+                    join(Way.NAILS, side.role, end.role, face=outer)
+        if self.box.bottom == "under":
+            for part in (*sides, *ends):
+                join(Way.NAILS, bottom, part.role, Spacing.BACK_EDGE, Face.BOTTOM)
+        elif self.box.bottom == "cut-off":
+            join(Way.NAILS, bottom, ends[1].role, Spacing.BACK_EDGE, Face.BOTTOM)
 
     def _fingers(self, side: Placed, end: Placed, common: Box, face: Face) -> None:
         """Share the corner out in turns, from the lower edge up."""

@@ -11,9 +11,14 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ...assembly.part import Placed
+from ...assembly.role import BOTH, PartKind, Role, Side
 from ...case.fields import optional_size, size
-from ...case.shell import Shell
+from ...case.runners import Hanging, Runner, hang_runners
+from ...case.runners_under import hang_below, hang_under
+from ...case.shell import Shell, Work
 from ...case.slide_choice import SlideChoice
+from ...hardware import Hardware
 from ...lengths import ZERO, Length, inches, millimetres
 from ...reckoning import Reckoned
 
@@ -47,6 +52,16 @@ class SideMount:
 
     def check(self, shell: Shell, side: Length) -> None:
         """Any side will do."""
+
+    def hang(self, hanging: Hanging, work: Work, box: HungBox) -> None:
+        """Place the slides: their lower edge is that of the box's sides."""
+        sides = box.sides
+        low = sides[Side.LEFT].box.low[2]
+        each = (self.clearance or box.item.taken).ticks
+        runner = Runner(
+            box.role, box.item, box.left - each, box.right + each, box.left, box.right, box.front, low, box.place
+        )
+        hang_runners(hanging, work, runner, sides)
 
 
 @dataclass(frozen=True, slots=True)
@@ -91,6 +106,16 @@ class Undermount:
             room, ZERO, "room for the sides on undermount slides, 5/8 in at most", "Take thinner sides, or side mount."
         )
 
+    def hang(self, hanging: Hanging, work: Work, box: HungBox) -> None:
+        """Place the slides: runners between the box's sides, their flanges right below the box."""
+        sides, high = box.sides, box.item.members[0].ticks
+        low = sides[Side.LEFT].box.low[2] - high
+        runner = Runner(
+            box.role, box.item, box.open_left, box.open_right, box.left, box.right, box.front, low, box.place
+        )
+        hang_under(hanging, work, runner, box.part(PartKind.BOX_BOTTOM), sides, box.part(PartKind.BOX_FRONT),
+                   box.part(PartKind.BOX_BACK))  # fmt: skip
+
 
 @dataclass(frozen=True, slots=True)
 class CentreMount:
@@ -125,6 +150,58 @@ class CentreMount:
 
     def check(self, shell: Shell, side: Length) -> None:
         """Any side will do."""
+
+    def hang(self, hanging: Hanging, work: Work, box: HungBox) -> None:
+        """Place the slide under the middle of the box."""
+        middle, half = (box.left + box.right) // 2, _CENTRE.ticks
+        bottom = box.part(PartKind.BOX_BOTTOM)
+        low = box.sides[Side.LEFT].box.low[2] - self.high.ticks
+        if bottom.role.kind is PartKind.BOX_BOTTOM and bottom.box.low[2] < low + self.high.ticks:
+            low = bottom.box.low[2] - self.high.ticks
+        runner = Runner(
+            box.role, box.item, middle - half, middle + half, box.left, box.right, box.front, low, box.place
+        )
+        hang_below(hanging, work, runner, bottom)
+
+
+@dataclass(frozen=True, slots=True)
+class HungBox:
+    """A box as slides see it; all in ticks.
+
+    Args:
+        role: of the drawer.
+        item: the slides.
+        parts: the parts of the box.
+        left: its left side.
+        right: its right side.
+        front: where it begins, front to back.
+        open_left: left edge of its opening.
+        open_right: right edge.
+        place: path of the front it is for.
+    """
+
+    role: Role
+    item: Hardware
+    parts: tuple[Placed, ...]
+    left: int
+    right: int
+    front: int
+    open_left: int
+    open_right: int
+    place: str
+
+    def part(self, kind: PartKind, side: Side = Side.NONE) -> Placed:
+        """Return one of its parts."""
+        return next(part for part in self.parts if part.role == self.role.part(kind, side))
+
+    @property
+    def sides(self) -> dict[Side, Placed]:
+        """Its two sides."""
+        return {side: self.part(PartKind.BOX_SIDE, side) for side in BOTH}
+
+
+#: Half of the width of a centre slide.
+_CENTRE = millimetres(20)
 
 
 def _set(shell: Shell, length: Length | None, label: str, key: str) -> Reckoned:

@@ -10,6 +10,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ...assembly.joint import Way
 from ...assembly.part import Cut, CutKind, Face
 from ...assembly.role import PartKind, Role, Side
 from ...assembly.solid import Box
@@ -83,7 +84,12 @@ class RabbetPanel(Framed):
         if leaf.lip:
             lip_frame(shell, work, leaf, thick.length)
         work.buy("stops around panels, sets of 4", 1)
-        work.buy(FASTENERS[self.fastener] + " for front frames", 8)
+        way = Way.POCKET if self.fastener == "pocket" else Way.DOWELS
+        for rail in (Side.BOTTOM, Side.TOP):
+            for stile in (Side.LEFT, Side.RIGHT):
+                work.join(
+                    way, leaf.role.part(PartKind.LEAF_RAIL, rail), leaf.role.part(PartKind.STILE, stile), face=Face.BACK
+                )
         return work
 
     def _rabbets(self, work: Work, leaf: Leaf) -> None:
