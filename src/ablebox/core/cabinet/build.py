@@ -7,8 +7,10 @@ from collections.abc import Mapping
 from dataclasses import replace
 from itertools import combinations
 
+from ..assembly.fitting import FittingKind
 from ..assembly.part import Assembly, Face, Placed
-from ..assembly.solid import volume_left
+from ..assembly.role import PartKind
+from ..assembly.solid import Box, volume_left
 from ..case import cutouts, sides
 from ..case.back_none import NoBack
 from ..case.base_feet import Feet
@@ -43,6 +45,9 @@ from .diagonal import build_diagonal
 from .fastened import counted, fastened
 from .setting_out import known, lines_of, shell_of
 
+#: Hardware that no shelf may lie in.
+_IN_THE_WAY = (FittingKind.HINGE_ARM, FittingKind.HINGE_PLATE)
+
 
 def build(
     case: Case,
@@ -53,6 +58,7 @@ def build(
     under: Reckoned | None = None,
     lies_on: LiesOn | None = None,
     seen: Mapping[str, SeenEnd] | None = None,
+    avoid: tuple[Box, ...] = (),
 ) -> Assembly:
     """Build a case into parts placed in space.
 
@@ -65,6 +71,7 @@ def build(
         under: the width of all cases that stand on its base frame, or before which its kick board goes on, if others do.
         lies_on: all that its counter lies on, where others stand beside the case.
         seen: how those of its ends look that are seen, by side.
+        avoid: hinges its shelves keep clear of, once they are known.
 
     Raises:
         SizeImpossible: if the choices leave a part with no size.
@@ -82,7 +89,7 @@ def build(
         work.add(case.kick.build(shell, lines))
     for school in (case.bottom, case.top, case.back):
         work.add(school.build(shell, lines))
-    inside, layout = fill(case.inside, _space(case, shell, lines, work))
+    inside, layout = fill(case.inside, _space(case, shell, lines, work, avoid))
     work.add(inside)
     taken = _hung(work)
     face = case.fronts.laid_out(Edges(shell, lines, case.frame)) if isinstance(case.fronts, FaceFronts) else None
@@ -96,6 +103,10 @@ def build(
     )
     _keep_apart(shell, before, fronts)
     work.add(fronts)
+    hinges = tuple(each.box for each in fronts.fittings if each.kind in _IN_THE_WAY)
+    if not avoid and any(p.role.kind is PartKind.SHELF and p.box.meets(box) for p in before for box in hinges):
+        # Shelves lie on other pins then; where the hinges are does not depend on them.
+        return build(case, rack, units, measured, width, under, lies_on, seen, hinges)
     for side, other in case.side_faces:
         there = tuple(work.parts)
         more = build_side(other, side, shell, lines, tuple(inside.bays), there, isinstance(case.back, NoBack))
@@ -208,7 +219,7 @@ def _keep_apart(shell: Shell, before: tuple[Placed, ...], fronts: Work) -> None:
                 )
 
 
-def _space(case: Case, shell: Shell, lines: Lines, work: Work) -> Space:
+def _space(case: Case, shell: Shell, lines: Lines, work: Work, avoid: tuple[Box, ...]) -> Space:
     total = lines.ceiling - lines.floor_top
     height = shell.book.named(total, "clear height", "inside.height")
     return Space(
@@ -228,6 +239,7 @@ def _space(case: Case, shell: Shell, lines: Lines, work: Work) -> Space:
         depth=lines.clear_depth,
         obstacles=tuple(work.obstacles),
         frame_over=_frame_over(case, shell),
+        avoid=avoid,
     )
 
 

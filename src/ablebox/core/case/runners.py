@@ -184,10 +184,13 @@ def _members(work: Work, runner: Runner, side: Side, carries: Placed | None, box
     outer = runner.left if left else runner.right
     inner = runner.inner_left if left else runner.inner_right
     middle = (outer + inner) // 2
-    if carries is not None:
-        outer = face_of(carries, left)
     low, high = runner.heights
     y0, y1 = runner.front, runner.front + runner.item.length.ticks
+    if carries is not None:
+        if face_of(carries, left) != outer:
+            # What the slide makes up for by itself lies behind a frame, not beside it.
+            y0 = max(y0, carries.box.low[1])
+        outer = face_of(carries, left)
     for kind, a, b, holds in (
         (FittingKind.SLIDE_CASE, outer, middle, carries.role if carries is not None else None),
         (FittingKind.SLIDE_BOX, middle, inner, box.role),

@@ -24,8 +24,8 @@ _KINDS = {Way.SCREWS: FastenerKind.SCREW, Way.CONNECTORS: FastenerKind.CONNECTOR
 _ITEMS = {Way.SCREWS: "case-screw", Way.CONNECTORS: "connector", Way.NAILS: "nail"}
 #: Bits for the holes of case and connector screws (common practice).
 _CLEAR, _PILOT, _STEM, _CORE = millimetres("4.5"), millimetres(3), millimetres(7), millimetres(5)
-#: How far a dowel goes into a face, and what its hole is deeper.
-_INTO_FACE, _DEEPER = millimetres(12), millimetres(1)
+#: How far a dowel goes into a face, what its hole is deeper, and how long the slot of a biscuit is.
+_INTO_FACE, _DEEPER, _BISCUIT = millimetres(12), millimetres(1), millimetres(60)
 
 
 @dataclass(frozen=True, slots=True)
@@ -146,10 +146,13 @@ def dowel(found: Meeting, place: int, across: int, placing: Placing, biscuit: bo
     radius = DIAMETER[kind].ticks // 2
     more = _DEEPER.ticks
     web = millimetres("1.5").ticks
-    if not solid(found.first, axis, line, head - drive * more, found.leaves, radius + web) or not solid(
-        found.second, axis, line, found.enters, tip + drive * more, radius + web
-    ):
-        return None
+    long = _BISCUIT.ticks // 2 if biscuit else 0
+    for off in (0, long // 2, -long // 2, long, -long) if biscuit else (0,):
+        there = _point(found, place + off, across, found.leaves)
+        if not solid(found.first, axis, there, head - drive * more, found.leaves, radius + web) or not solid(
+            found.second, axis, there, found.enters, tip + drive * more, radius + web
+        ):
+            return None
     one, two = _point(found, place, across, head), _point(found, place, across, tip)
     write = placing.write
     why = f"{write(first)} in the one part, {write(item.length - first)} in the other"

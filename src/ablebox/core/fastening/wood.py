@@ -44,7 +44,11 @@ def solid(part: Placed, axis: int, at: Point, start: int, end: int, radius: int)
     if start > end:
         start, end = end, start
     one, two = (axis + 1) % 3, (axis + 2) % 3
-    for by_one, by_two in ((0, 0), (radius, 0), (-radius, 0), (0, radius), (0, -radius)):
+    aslant = radius * 5 // 7 + 1
+    for by_one, by_two in (
+        (0, 0), (radius, 0), (-radius, 0), (0, radius), (0, -radius),
+        (aslant, aslant), (aslant, -aslant), (-aslant, aslant), (-aslant, -aslant),
+    ):  # fmt: skip
         line = list(at)
         line[one] += by_one
         line[two] += by_two

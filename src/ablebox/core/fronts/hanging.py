@@ -215,7 +215,7 @@ class _Hung:
         for level in levels:
             for off in (-_CUP_SCREW_APART.ticks, _CUP_SCREW_APART.ticks):
                 made = screwed_on(FastenerKind.HINGE_SCREW, shell.hardware("small-screw"), self.door, Face.BACK,
-                                  (x, 0, level + off), self.face.taken, shell.fastening.write)  # fmt: skip
+                                  (x, 0, level + off), self.face.taken, shell.fastening.write, ZERO)  # fmt: skip
                 if made is None:
                     self.work.wanting.append(
                         Wanting(Want.FASTENER, self.leaf.role, self.door.role, place=self.area.path)

@@ -16,6 +16,7 @@ from ..cabinet.design import Case
 from ..case.end.choice import SeenEnd
 from ..cuts.problem import Block, Piece, Problem, Sawing, Supply
 from ..errors import AbleBoxError
+from ..fastening.lay_out import Shop
 from ..lengths import Length
 from ..parts.fillers import filler_parts
 from ..parts.listing import Part, parts_list
@@ -37,6 +38,7 @@ from ..stock import Goods, Grain, Saw, SawStyle, Sheet
 from ..units import Units
 from .grain_blocks import grain_blocks
 from .held import Holding, holding
+from .joined import Joined, joined
 
 
 @dataclass(slots=True)
@@ -166,6 +168,22 @@ class Made:
             if built.flaws is None:
                 built.flaws = check(built.assembly)
         return [(built.case.letter, flaw) for built in self._built for flaw in built.flaws or ()]
+
+    def shop_of(self) -> Shop:
+        """Return what fasteners are chosen from, and the shop's own ways."""
+        rack, units = self.project.rack, self.units
+        hard = frozenset(boards.code for boards in rack.boards)
+        return Shop(
+            lambda kind: rack.hardware_of(kind, units.system),
+            rack.pitches,
+            lambda length: units.write(length, True),
+            hard,
+        )
+
+    @cached_property
+    def joined(self) -> list[Joined]:
+        """What holds cases to each other and to the walls."""
+        return joined(self)
 
     @property
     def room(self) -> Measured:

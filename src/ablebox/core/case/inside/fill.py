@@ -119,7 +119,7 @@ def _columns(columns: Columns, space: Space) -> tuple[Work, Layout]:
         inner = Space(
             shell, space.lines, f"{space.path}.bays.{i}", tag, lefts[i], lefts[i + 1] if i < last else space.right,
             x, width_, space.floor, space.bottom, space.ceiling if whole else None, top, height, space.depth,
-            space.obstacles, frame_over, space.set_back if whole else (space.set_back[0], ZERO),
+            space.obstacles, frame_over, space.set_back if whole else (space.set_back[0], ZERO), 1, space.avoid,
         )  # fmt: skip
         made, layout = fill(bay, inner)
         work.add(made)
@@ -185,7 +185,7 @@ def _rows(rows: Rows, space: Space) -> tuple[Work, Layout]:
         inner = Space(
             shell, space.lines, f"{space.path}.bays.{i}", tag, space.left, space.right, space.x, space.width, roles[i],
             floors[i], space.ceiling if last else roles[i + 1], top, heights[i], space.depth, space.obstacles,
-            space.frame_over, set_back,
+            space.frame_over, set_back, 1, space.avoid,
         )  # fmt: skip
         made, layout = fill(bay, inner)
         work.add(made)

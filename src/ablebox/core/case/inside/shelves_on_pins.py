@@ -172,11 +172,22 @@ class PinShelves:
         for i in range(self.count):
             target = low.ticks + clear.ticks * (i + 1) // (self.count + 1)
             last = len(holes) - (self.count - 1 - i)
-            start = min(range(start, last), key=lambda n: abs(holes[n].ticks - target)) + 1
+            back = self.setbacks[i] if i < len(self.setbacks) else self.setback
+            free = [n for n in range(start, last) if not self._in_a_hinge(space, holes[n], back)]
+            start = min(free or range(start, last), key=lambda n: abs(holes[n].ticks - target)) + 1
             levels.append(holes[start - 1] + self.hole.share(2)[0])
         for lower, upper in zip(levels, [*levels[1:], high], strict=True):
             shell.need(upper - lower - shell.thickness.length, ZERO, "room above a shelf", "Take fewer shelves.")
         return levels
+
+    def _in_a_hinge(self, space: Space, hole: Length, back: Length) -> bool:
+        """Whether a shelf on pins in a row of holes would lie in a hinge."""
+        low = (hole + self.hole.share(2)[0]).ticks
+        shelf = Box(
+            (space.x.ticks, (space.front + back).ticks, low),
+            (space.end.ticks, space.back.ticks, low + space.shell.thickness.length.ticks),
+        )
+        return any(shelf.meets(box) for box in space.avoid)
 
     def _shelves(self, space: Space, path: str, levels: list[Length]) -> Work:
         shell, book = space.shell, space.shell.book

@@ -35,6 +35,7 @@ class Space:
         frame_over: how far a face frame's stiles reach into it before the left and the right upright.
         set_back: how far the front edges of the parts below and above stay back.
         nth: which fitting of its kind in this space is asking, from 1.
+        avoid: hinges that shelves keep clear of.
     """
 
     shell: Shell
@@ -55,6 +56,7 @@ class Space:
     frame_over: tuple[Length, Length]
     set_back: tuple[Length, Length] = (ZERO, ZERO)
     nth: int = 1
+    avoid: tuple[Box, ...] = ()
 
     def key(self, name: str) -> str:
         """Return a key of something in this space."""
