@@ -97,7 +97,7 @@ def build(
         # A divided face divides the frame; an undivided one leaves that to what stands behind it.
         layout = face.behind
     work.add(case.frame.build(shell, lines, layout))
-    before = tuple(work.parts)
+    before = tuple(work.worked(part) for part in work.parts)
     fronts = (
         face.build(tuple(inside.bays), before, isinstance(case.kick, Hung), taken=taken) if face is not None else Work()
     )
@@ -108,7 +108,7 @@ def build(
         # Shelves lie on other pins then; where the hinges are does not depend on them.
         return build(case, rack, units, measured, width, under, lies_on, seen, hinges)
     for side, other in case.side_faces:
-        there = tuple(work.parts)
+        there = tuple(work.worked(part) for part in work.parts)
         more = build_side(other, side, shell, lines, tuple(inside.bays), there, isinstance(case.back, NoBack))
         _keep_apart(shell, there, more)
         work.add(more)
@@ -125,7 +125,7 @@ def build(
                     for side, end in seen.items() if not isinstance(end, EndPanel))  # fmt: skip
     case.back.hold(work)
     fasten_frame(work, out)
-    parts = tuple(_in_the_wood(shell, _worked(part, work)) for part in work.parts)
+    parts = tuple(_in_the_wood(shell, work.worked(part)) for part in work.parts)
     scribes = scribed(shell, case.scribes, parts)
     laid = fastened(shell, work, worked(shell, case.extras, scribes), out)
     lifted = case.kick.foot(shell).length != ZERO
@@ -153,17 +153,9 @@ def _hung(work: Work) -> Taken:
         for holes in work.holes.get(part.role, ()):
             taken.bore(part, holes)
     for each in work.later:
-        each(tuple(_worked(part, work) for part in work.parts), taken, work)
+        each(tuple(work.worked(part) for part in work.parts), taken, work)
     work.later.clear()
     return taken
-
-
-def _worked(part: Placed, work: Work) -> Placed:
-    """Return a part with what others have cut and bored into it."""
-    cuts, holes = work.cuts.get(part.role), work.holes.get(part.role)
-    if not cuts and not holes:
-        return part
-    return replace(part, cuts=part.cuts + tuple(cuts or ()), holes=part.holes + tuple(holes or ()))
 
 
 def _good_face_out(work: Work, side: str) -> None:

@@ -61,7 +61,8 @@ def hang_under(hanging: Hanging, work: Work, runner: Runner, bottom: Placed, sid
         case = Box((min(outer, reach), y0, low), (max(outer, reach), y1, high))
         work.fittings.append(Fitting(FittingKind.SLIDE_CASE, runner.item.name, case, holds))
         x0, x1 = min(inner, reach), max(inner, reach)
-        member = Box((x0, y0, min(high, under)), (x1, y1, under))
+        behind = front.box.high[1]
+        member = Box((x0, behind, min(high, under)), (x1, max(y1, behind + 1), under))
         work.fittings.append(Fitting(FittingKind.SLIDE_BOX, runner.item.name, member, (bottom.role,)))
         lock = Box((x0, front.box.high[1], min(high, under)), (x1, front.box.high[1] + _LOCK.ticks, under))
         work.fittings.append(Fitting(FittingKind.SLIDE_LOCK, runner.item.name, lock, (bottom.role, front.role)))
@@ -86,7 +87,7 @@ def _locked(hanging: Hanging, work: Work, front: Placed, x: int, z: int) -> None
         keep(hanging, work, [made])
 
 
-def hang_below(hanging: Hanging, work: Work, runner: Runner, bottom: Placed) -> None:
+def hang_below(hanging: Hanging, work: Work, runner: Runner, bottom: Placed, front: Placed, back: Placed) -> None:
     """Place a single slide under the middle of a box: it lies on what is right below, and is screwed down to it.
 
     Args:
@@ -94,6 +95,8 @@ def hang_below(hanging: Hanging, work: Work, runner: Runner, bottom: Placed) -> 
         work: takes everything.
         runner: the slide; it reaches from ``left`` to ``right`` and up to the box.
         bottom: the box's bottom.
+        front: its front, behind which the slide begins.
+        back: its back, notched for the slide where it goes down to the lower edge.
     """
     middle = (runner.left + runner.right) // 2
     y0, y1, top = runner.front, runner.front + runner.item.length.ticks, bottom.box.low[2]
@@ -102,12 +105,17 @@ def hang_below(hanging: Hanging, work: Work, runner: Runner, bottom: Placed) -> 
         if part.axes[2] == 2 and abs(part.box.high[2] - runner.low) <= SLACK.ticks
         and part.box.low[0] <= runner.left and runner.right <= part.box.high[0] and part.straight is None
     ]  # fmt: skip
-    half = runner.low + (top - runner.low) // 2
+    end = min(front.box.low[2], top)
+    half = end if end < top else runner.low + (top - runner.low) // 2
     carries = under[0] if under else None
     space = Box((runner.left, y0, runner.low), (runner.right, y1, half))
     holds = (carries.role,) if carries is not None else ()
     work.fittings.append(Fitting(FittingKind.SLIDE_CASE, runner.item.name, space, holds))
-    member = Box((runner.left, y0, half), (runner.right, y1, top))
+    behind = front.box.high[1] if half == end < top else y0
+    member = Box((runner.left, behind, half), (runner.right, max(y1, behind + 1), top))
+    if back.box.low[2] < top:
+        slot = Box((runner.left, back.box.low[1], back.box.low[2]), (runner.right, back.box.high[1], top))
+        work.cut(back.role, Cut(CutKind.NOTCH, "for the slide", slot, Face.BACK))
     work.fittings.append(Fitting(FittingKind.SLIDE_BOX, runner.item.name, member, (bottom.role,)))
     if carries is None:
         work.wanting.append(Wanting(Want.UNDER, runner.role, place=runner.place))

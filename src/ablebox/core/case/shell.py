@@ -4,7 +4,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from typing import Protocol
 
 from ..assembly.fastener import Fastener
@@ -269,6 +269,13 @@ class Work:
     ) -> None:  # fmt: skip
         """Ask for a joint: ``first`` is fastened to ``second``; see ``Joint``."""
         self.joints.append(Joint(way, first, second, spacing, face, place, item, apart, spare))
+
+    def worked(self, part: Placed) -> Placed:
+        """Return a part with what has been cut and bored into it so far."""
+        cuts, holes = self.cuts.get(part.role), self.holes.get(part.role)
+        if not cuts and not holes:
+            return part
+        return replace(part, cuts=part.cuts + tuple(cuts or ()), holes=part.holes + tuple(holes or ()))
 
     def buy(self, name: str, count: int = 1, why: str = "", lacks: str = "", kind: str = "") -> None:
         """Note something that is bought, and why it was chosen."""

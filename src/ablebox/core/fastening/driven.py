@@ -240,6 +240,11 @@ def _pocket_in_wood(
         found.first, found.axis, leaves, head[found.axis], found.leaves, DIAMETER[FastenerKind.POCKET_SCREW].ticks // 2
     ):
         return False
+    for share in (0.1, 0.3, 0.5, 0.7, 0.9):
+        at = [round(mouth[a] + (leaves[a] - mouth[a]) * share) for a in range(3)]
+        there = spans(found.first, along, (at[0], at[1], at[2]))
+        if not any(low <= at[along] - reach and at[along] + reach <= high for low, high in there):
+            return False
     radius = max(keep, DIAMETER[FastenerKind.POCKET_SCREW].ticks // 2)
     for point in (leaves, tip):
         if not solid(found.second, found.axis, point, found.enters, tip[found.axis] + found.drive * keep, radius):

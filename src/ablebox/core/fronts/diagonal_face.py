@@ -83,7 +83,7 @@ def face_across(corner: Corner, frame: FaceFrame | Frameless, fronts: FaceFronts
         for _, cell in laid.cells:
             if cell.opens == "out" or (isinstance(cell, (Door, Pair)) and cell.inner.count):
                 raise corner.shell.refuse("fronts", "a drawer across a corner has nothing to run on", "Take doors.")
-        work.add(laid.build((), tuple(work.parts), hung, Length(corner.slant.length)))
+        work.add(laid.build((), tuple(work.worked(part) for part in work.parts), hung, Length(corner.slant.length)))
         if not framed:
             _wedged(work)
     return _turned(corner, work)

@@ -36,6 +36,13 @@ _MOVES = tuple(millimetres(by) * way for by in (16, 24, 8, 32, 40) for way in (1
 _PLATE_REACH, _ARM_REACH, _ARM_BEHIND = millimetres(24), millimetres(10), millimetres(20)
 #: The farthest an upright's face lies from the edge of the opening it is beside.
 _BESIDE = millimetres(13)
+#: Where hinges on the back of a stile are screwed, from its edge.
+_BEHIND = millimetres(9)
+#: What of a case may stand where a hinge wants to be.
+_IN_THE_WAY = frozenset({
+    PartKind.FIXED_SHELF, PartKind.STRETCHER, PartKind.TOP, PartKind.BOTTOM, PartKind.PULL_OUT, PartKind.MID_RAIL, PartKind.FRAME_RAIL,
+    PartKind.SLOPING_SHELF, PartKind.DIVIDER, PartKind.RAIL,
+})  # fmt: skip
 _STILES = (PartKind.FRAME_STILE, PartKind.MID_STILE)
 
 
@@ -86,15 +93,21 @@ class _Hung:
         inwards = hinge.edge + hinge.cup.share(2)[0]
         self.cup_x = (leaf.x + leaf.width.length - inwards if self.right else leaf.x + inwards).ticks
         role = making.hinge_role(leaf)
-        self.door = next(part for part in work.parts if part.role == role)
+        self.door = work.worked(next(part for part in work.parts if part.role == role))
         self.framed = face.edges.framed
         self.turns = Face.LEFT if self.right else Face.RIGHT
         line = face.shell.front + PLATE_LINE + (thick if face.fit.inset else ZERO)
         self.line = line.ticks
         self.surface: int | None = None
         self.stile = self._stile() if self.framed else None
+        #: Whether hinges are screwed to the back of the stile, behind a door that stands in its opening.
+        self.behind = self.stile is not None and self.surface is None and (face.fit.inset or leaf.back > ZERO)
         if self.stile is not None:
             self.line = (self.stile.box.low[1] + self.stile.box.high[1]) // 2
+            if self.behind:
+                edge = self.stile.box.low[0] if self.right else self.stile.box.high[0]
+                self.line = edge + (_BEHIND.ticks if self.right else -_BEHIND.ticks)
+                self.turns = Face.BACK
 
     def _beside(self, level: int) -> Placed | None:
         """Return what a hinge at a height is fixed to: the stile, or the side or partition beside the opening there."""
@@ -148,19 +161,36 @@ class _Hung:
         for by in (ZERO, *_MOVES):
             level = wanted + by.ticks
             screws = self._plate_screws(upright, level)
-            if len(screws) == 2:
-                for each in screws:
-                    self.work.fasteners.append(each)
-                    self.face.taken.add(each)
-                if not self.framed:
-                    deep = Length(abs(screws[0].tip[0] - self._face_of(upright))) + _DEEPER
-                    centres = [(ZERO, Length(self.line), Length(each.head[2])) for each in screws]
-                    self.work.bore(upright.role, self.turns, Use.PLATE, PLATE_HOLE, deep, [tuple(c) for c in centres])
-                self._boxes(level, upright)
-                return level
+            if len(screws) == 2 and not self._stood_in(level, upright):
+                return self._fixed(level, upright, screws)
+        screws = self._plate_screws(upright, wanted)
+        if len(screws) == 2:
+            return self._fixed(wanted, upright, screws)
         self._noted(upright)
-        self._boxes(wanted, upright)
+        self._boxes(wanted, None)
         return wanted
+
+    def _fixed(self, level: int, upright: Placed, screws: list[Fastener]) -> int:
+        """Keep a hinge that finds its wood; return its height."""
+        for each in screws:
+            self.work.fasteners.append(each)
+            self.face.taken.add(each)
+        if not self.framed:
+            deep = Length(abs(screws[0].tip[0] - self._face_of(upright))) + _DEEPER
+            centres: list[tuple[Length, ...]] = [(ZERO, Length(self.line), Length(each.head[2])) for each in screws]
+            self.work.bore(upright.role, self.turns, Use.PLATE, PLATE_HOLE, deep, centres)
+        self._boxes(level, upright)
+        return level
+
+    def _stood_in(self, level: int, upright: Placed) -> bool:
+        """Whether something of the case stands where a hinge's plate or arm would be."""
+        boxes = self._plate_and_arm(level, upright)
+        return any(
+            part.role != upright.role
+            and (part.role.kind in _IN_THE_WAY or self.behind)
+            and any(part.box.meets(box) for box in boxes)
+            for part in self.face.parts
+        )
 
     def _noted(self, upright: Placed | None) -> None:
         other = upright.role if upright is not None else None
@@ -177,35 +207,59 @@ class _Hung:
         items = shell.hardware("small-screw" if self.framed else "plate-screw")
         half = PLATE_SCREWS.share(2)[0].ticks
         for off in (-half, half):
-            made = screwed_on(kind, items, upright, self.turns, (0, self.line, level + off), self.face.taken,
+            at = (self.line, 0, level + off) if self.behind else (0, self.line, level + off)
+            made = screwed_on(kind, items, upright, self.turns, at, self.face.taken,
                               shell.fastening.write, _PLATE, _PLATE_DEEP if not self.framed else None, self.surface)  # fmt: skip
             if made is not None:
                 found.append(made)
         return found
 
+    def _plate_and_arm(self, level: int, upright: Placed) -> list[Box]:
+        """Return the space plate and arm take up; nothing where a hinge is fixed beside an opening in a panel."""
+        if self.surface is not None:
+            return []
+        back, reach = self.leaf.back.ticks, _PLATE_REACH.ticks
+        wide = millimetres(8).ticks
+        if self.framed:
+            wide = min(wide, (upright.box.high[1] - upright.box.low[1]) // 2)
+        high = ((self.chosen.plate.length if self.chosen.plate is not None else ZERO) + millimetres(6)).ticks
+        at = self._face_of(upright)
+        if self.behind:
+            y = upright.box.high[1]
+            x = self.line
+            return [Box((x - wide, y, level - reach), (x + wide, y + high, level + reach))]
+        out = at + (-high if self.right else high)
+        boxes = [Box((min(at, out), self.line - wide, level - reach), (max(at, out), self.line + wide, level + reach))]
+        # A cup that lies before its stile is reached round the stile's edge.
+        least = millimetres(6).ticks
+        a, b = (min(out - least, self.cup_x), out) if self.right else (out, max(out + least, self.cup_x))
+        if self.framed or b > a:
+            end = max(self.line + _ARM_BEHIND.ticks, back + 1)
+            boxes.append(Box((a, back, level - _ARM_REACH.ticks), (b, end, level + _ARM_REACH.ticks)))
+        return boxes
+
     def _boxes(self, level: int, upright: Placed | None) -> None:
         """Place cup, arm and plate."""
-        hinge, leaf = self.face.hinge, self.leaf
-        radius, back = hinge.cup.ticks // 2, leaf.back.ticks
-        add = self.work.fittings.append
-        cup = Box(
-            (self.cup_x - radius, back - hinge.depth.ticks, level - radius), (self.cup_x + radius, back, level + radius)
+        hinge, back = self.face.hinge, self.leaf.back.ticks
+        radius, add = hinge.cup.ticks // 2, self.work.fittings.append
+        low = (self.cup_x - radius, back - hinge.depth.ticks, level - radius)
+        add(
+            Fitting(
+                FittingKind.HINGE_CUP,
+                self.name,
+                Box(low, (self.cup_x + radius, back, level + radius)),
+                (self.door.role,),
+            )
         )
-        add(Fitting(FittingKind.HINGE_CUP, self.name, cup, (self.door.role,)))
         if upright is None:
             return
-        at, reach = self._face_of(upright), _PLATE_REACH.ticks
-        high = (self.chosen.plate.length if self.chosen.plate is not None else ZERO) + millimetres(6)
-        out = at + (-high.ticks if self.right else high.ticks)
-        wide = millimetres(8).ticks
-        plate = Box((min(at, out), self.line - wide, level - reach), (max(at, out), self.line + wide, level + reach))
         name = self.chosen.plate.name if self.chosen.plate is not None else self.name
-        add(Fitting(FittingKind.HINGE_PLATE, name, plate, (upright.role,)))
-        a, b = min(out, self.cup_x), max(out, self.cup_x)
-        if b > a:
-            end = max(self.line + _ARM_BEHIND.ticks, back + 1)
-            arm = Box((a, back, level - _ARM_REACH.ticks), (b, end, level + _ARM_REACH.ticks))
-            add(Fitting(FittingKind.HINGE_ARM, self.name, arm, (self.door.role, upright.role)))
+        rows = (
+            (FittingKind.HINGE_PLATE, name, (upright.role,)),
+            (FittingKind.HINGE_ARM, self.name, (self.door.role, upright.role)),
+        )
+        for (kind, words, holds), box in zip(rows, self._plate_and_arm(level, upright), strict=False):
+            add(Fitting(kind, words, box, holds))
 
     def _cup_screws(self, levels: list[int]) -> None:
         shell = self.face.shell

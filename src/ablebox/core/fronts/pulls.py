@@ -180,7 +180,11 @@ class Pulls:
         lacking = ""
         for x, z in centres:
             at = (x.ticks, 0, z.ticks)
-            stack = [(part, found) for part in work.parts if self._behind(part, leaf) and (found := spans(part, 1, at))]
+            stack = [
+                (part, found)
+                for part in work.parts
+                if self._behind(part, leaf) and (found := spans(work.worked(part), 1, at))
+            ]
             stack.sort(key=lambda each: -each[1][-1][1])
             if not stack:
                 continue

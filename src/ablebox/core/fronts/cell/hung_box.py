@@ -106,7 +106,7 @@ def hang_box(
         box = replace(box, up=slides.recess)
     work.add(box.build(shell, role, "drawer", (x, place.front, z), width, depth, height))
     work.sums += [opening, opening_high, width, height, depth, below, above]
-    made = tuple(part for part in work.parts if part.role.of == role)
+    made = tuple(work.worked(part) for part in work.parts if part.role.of == role)
     hung = HungBox(role, chosen.item, made, x.ticks, (x + width.length).ticks, place.front.ticks, place.left.ticks,
                    place.right.ticks, place.path)  # fmt: skip
     slides.hang(face.hanging, work, hung)

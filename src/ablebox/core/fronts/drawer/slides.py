@@ -161,7 +161,7 @@ class CentreMount:
         runner = Runner(
             box.role, box.item, middle - half, middle + half, box.left, box.right, box.front, low, box.place
         )
-        hang_below(hanging, work, runner, bottom)
+        hang_below(hanging, work, runner, bottom, box.part(PartKind.BOX_FRONT), box.part(PartKind.BOX_BACK))
 
 
 @dataclass(frozen=True, slots=True)
