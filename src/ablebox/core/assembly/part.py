@@ -185,6 +185,8 @@ class Placed:
 
     #: The space it takes up before anything is cut out of it; for a sloping part the space around it.
     box: Box = field(init=False, compare=False, repr=False)
+    #: Where its cuts take wood away, those left out that only follow its form.
+    gaps: tuple[Box, ...] = field(init=False, compare=False, repr=False)
 
     def __post_init__(self) -> None:
         # Reckoned once: every check and every drawing asks for it many times.
@@ -197,6 +199,9 @@ class Placed:
             x0, x1, y0, y1 = bounds(self.footprint)
             box = Box((x0, y0, box.low[2]), (x1, y1, box.high[2]))
         object.__setattr__(self, "box", box)
+        formed = bool(self.outline or self.footprint)
+        gaps = tuple(cut.box for cut in self.cuts if not (formed and cut.kind.slants))
+        object.__setattr__(self, "gaps", gaps)
 
     @property
     def told(self) -> Placed:

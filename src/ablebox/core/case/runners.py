@@ -242,17 +242,27 @@ def _through(screw: Fastener, carries: Placed, hanging: Hanging) -> Fastener | N
 def _row(hanging: Hanging, runner: Runner, wood: Placed, face: Face, metal: Length) -> list[Fastener]:
     """Return the screws of one member: the first and last of its holes that find wood, and one between in a long one."""
     shell = hanging.shell
-    items = shell.hardware("small-screw")
-    fitting: list[tuple[int, Fastener]] = []
-    for at in hole_places(runner.item):
-        point = (0, runner.front + at, runner.line)
-        made = screwed_on(
-            FastenerKind.SLIDE_SCREW, items, wood, face, point, hanging.taken, shell.fastening.write, metal
-        )
-        if made is not None:
-            fitting.append((at, made))
-    wanted = spread([at for at, _ in fitting], chosen(runner.item))
-    return [made for at, made in fitting if at in wanted]
+    items, places = shell.hardware("small-screw"), hole_places(runner.item)
+
+    def first_of(order: Iterable[int]) -> Fastener | None:
+        for at in order:
+            made = screwed_on(
+                FastenerKind.SLIDE_SCREW, items, wood, face, (0, runner.front + at, runner.line), hanging.taken,
+                shell.fastening.write, metal,
+            )  # fmt: skip
+            if made is not None:
+                return made
+        return None
+
+    front, rear = first_of(places), first_of(reversed(places))
+    if front is None or rear is None or front.head == rear.head:
+        return [each for each in (front,) if each is not None]
+    if chosen(runner.item) < 3:
+        return [front, rear]
+    middle = (front.head[1] + rear.head[1]) // 2 - runner.front
+    inner = [at for at in places if front.head[1] < runner.front + at < rear.head[1]]
+    between = first_of(sorted(inner, key=lambda at: abs(at - middle)))
+    return [front, between, rear] if between is not None else [front, rear]
 
 
 def _box_screws(hanging: Hanging, work: Work, runner: Runner, side: Side, box: Placed) -> None:

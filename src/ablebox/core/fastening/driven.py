@@ -24,8 +24,9 @@ _KINDS = {Way.SCREWS: FastenerKind.SCREW, Way.CONNECTORS: FastenerKind.CONNECTOR
 _ITEMS = {Way.SCREWS: "case-screw", Way.CONNECTORS: "connector", Way.NAILS: "nail"}
 #: Bits for the holes of case and connector screws (common practice).
 _CLEAR, _PILOT, _STEM, _CORE = millimetres("4.5"), millimetres(3), millimetres(7), millimetres(5)
-#: How far a dowel goes into a face, what its hole is deeper, and how long the slot of a biscuit is.
-_INTO_FACE, _DEEPER, _BISCUIT = millimetres(12), millimetres(1), millimetres(60)
+#: How far a dowel goes into a face, what its hole is deeper, how long the slot of a biscuit is,
+#: and what a brad holds in at least, however thin the back is.
+_INTO_FACE, _DEEPER, _BISCUIT, _BRAD = millimetres(12), millimetres(1), millimetres(60), millimetres(12)
 
 
 @dataclass(frozen=True, slots=True)
@@ -33,14 +34,12 @@ class Placing:
     """What a fastener is chosen from.
 
     Args:
-        items: the items of a kind of hardware that are to be had.
-        write: writes a length.
+        items: the items of a kind of hardware that are to be had, the longest first.
         hard: codes of stock that is piloted for pocket screws.
         item: kind of hardware screws are chosen from; empty for what is usual.
     """
 
     items: Callable[[str], tuple[Hardware, ...]]
-    write: Callable[[Length], str]
     hard: frozenset[str]
     item: str = ""
 
@@ -53,11 +52,13 @@ class Fit:
         fastener: the fastener.
         rods: the space it and its holes take in each part.
         holes: the holes, each with its part.
+        sizes: what it goes through, how far in, and how deep it may.
     """
 
     fastener: Fastener
     rods: tuple[tuple[Role, Rod], ...]
     holes: tuple[tuple[Role, Holes], ...]
+    sizes: tuple[Length, Length, Length]
 
 
 def longest(items: tuple[Hardware, ...], most: Length) -> Hardware | None:
@@ -88,7 +89,7 @@ def straight(found: Meeting, place: int, across: int, placing: Placing, way: Way
     through = Length(abs(found.leaves - head))
     deep = Length(other[1] - found.enters if drive > 0 else found.enters - other[0])
     keep, gap = margin(found.second.thickness.length), Length(abs(found.enters - found.leaves))
-    want = through * 3 if way is Way.NAILS else INTO_EDGE
+    want = max(through * 3, _BRAD) if way is Way.NAILS else INTO_EDGE
     least = through + gap + LEAST_THREAD
     item = longest(placing.items(placing.item or _ITEMS[way]), through + gap + min(deep - keep, want))
     if item is None or item.length < least:
@@ -100,10 +101,8 @@ def straight(found: Meeting, place: int, across: int, placing: Placing, way: Way
     if not solid(found.second, axis, line, found.enters, tip + drive * keep.ticks, max(radius, keep.ticks)):
         return None
     one, two = _point(found, place, across, head), _point(found, place, across, tip)
-    write = placing.write
     into = item.length - through - gap
-    why = f"through {write(through)}, {write(into)} into {write(deep)}"
-    fastener = Fastener(kind, item.name, DIAMETER[kind], one, two, (found.first.role,), found.second.role, why)
+    fastener = Fastener(kind, item.name, DIAMETER[kind], one, two, (found.first.role,), found.second.role)
     rod = Rod(one, two, radius)
     sunk = Rod(one, _point(found, place, across, head + drive * min(through.ticks, 2 * wide)), wide)
     holes: tuple[tuple[Role, Holes], ...] = ()
@@ -115,7 +114,12 @@ def straight(found: Meeting, place: int, across: int, placing: Placing, way: Way
             (found.first.role, Holes(use, face, wider, through, (one,))),
             (found.second.role, Holes(Use.PILOT, entered, core, into, (two,))),
         )
-    return Fit(fastener, ((found.first.role, rod), (found.first.role, sunk), (found.second.role, rod)), holes)
+    return Fit(
+        fastener,
+        ((found.first.role, rod), (found.first.role, sunk), (found.second.role, rod)),
+        holes,
+        (through, into, deep),
+    )
 
 
 def dowel(found: Meeting, place: int, across: int, placing: Placing, biscuit: bool) -> Fit | None:
@@ -132,7 +136,7 @@ def dowel(found: Meeting, place: int, across: int, placing: Placing, biscuit: bo
         Length(other[1] - found.enters if drive > 0 else found.enters - other[0]) - margin(found.second.thickness.length) - _DEEPER,
     ]  # fmt: skip
     item = None
-    for each in sorted(placing.items("biscuit" if biscuit else "dowel"), key=lambda row: -row.length.ticks):
+    for each in placing.items("biscuit" if biscuit else "dowel"):
         half = each.length.share(2)[0]
         short = min(min(rooms), half if biscuit else min(half, _INTO_FACE))
         deep = each.length - short
@@ -154,9 +158,7 @@ def dowel(found: Meeting, place: int, across: int, placing: Placing, biscuit: bo
         ):
             return None
     one, two = _point(found, place, across, head), _point(found, place, across, tip)
-    write = placing.write
-    why = f"{write(first)} in the one part, {write(item.length - first)} in the other"
-    fastener = Fastener(kind, item.name, DIAMETER[kind], one, two, (found.first.role,), found.second.role, why)
+    fastener = Fastener(kind, item.name, DIAMETER[kind], one, two, (found.first.role,), found.second.role)
     use = Use.BISCUIT if biscuit else Use.DOWEL
     holes = (
         (found.first.role, Holes(use, _FACES[(axis, drive)], DIAMETER[kind], first + _DEEPER, (one,))),
@@ -165,7 +167,9 @@ def dowel(found: Meeting, place: int, across: int, placing: Placing, biscuit: bo
     rod = Rod(
         _point(found, place, across, head - drive * more), _point(found, place, across, tip + drive * more), radius
     )
-    return Fit(fastener, ((found.first.role, rod), (found.second.role, rod)), holes)
+    return Fit(
+        fastener, ((found.first.role, rod), (found.second.role, rod)), holes, (first, item.length - first, item.length)
+    )
 
 
 def pocket_screw(found: Meeting, place: int, face: Face, placing: Placing) -> Fit | None:
@@ -187,7 +191,7 @@ def pocket_screw(found: Meeting, place: int, face: Face, placing: Placing) -> Fi
         return None
     deep = Length(wood[1] - found.enters if drive > 0 else found.enters - wood[0])
     keep, sits = margin(second.thickness.length), pocket.ledge(thick)
-    for item in sorted(placing.items("pocket-screw"), key=lambda row: -row.length.ticks):
+    for item in placing.items("pocket-screw"):
         into = item.length - sits
         reach = round(into.ticks * pocket.COS)
         if item.length > pocket.screw(thick) or into < LEAST_THREAD or reach > (deep - keep).ticks:
@@ -203,10 +207,8 @@ def pocket_screw(found: Meeting, place: int, face: Face, placing: Placing) -> Fi
         one, two, three = ((p[0], p[1], p[2]) for p in (head, tip, mouth))
         if not _pocket_in_wood(found, level, exit_, one, two, three, keep.ticks):
             continue
-        write = placing.write
-        why = f"stock {write(thick)}, {write(into)} into {write(deep)}"
         kind = FastenerKind.POCKET_SCREW
-        fastener = Fastener(kind, item.name, DIAMETER[kind], one, two, (first.role,), second.role, why)
+        fastener = Fastener(kind, item.name, DIAMETER[kind], one, two, (first.role,), second.role)
         toward = _FACES[(axis, drive)]
         holes: list[tuple[Role, Holes]] = [
             (first.role, Holes(Use.POCKET, face, pocket.WIDE, pocket.depth(thick), (three,), toward=toward))
@@ -218,7 +220,9 @@ def pocket_screw(found: Meeting, place: int, face: Face, placing: Placing) -> Fi
             holes.append((second.role, lean))
         rod = Rod(one, two, DIAMETER[kind].ticks // 2)
         bore = Rod(three, one, pocket.WIDE.ticks // 2)
-        return Fit(fastener, ((first.role, rod), (first.role, bore), (second.role, rod)), tuple(holes))
+        return Fit(
+            fastener, ((first.role, rod), (first.role, bore), (second.role, rod)), tuple(holes), (thick, into, deep)
+        )
     return None
 
 

@@ -10,13 +10,13 @@ from __future__ import annotations
 from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass, replace
 
-from ..assembly.fastener import Fastener
+from ..assembly.fastener import Fastener, FastenerKind
 from ..assembly.fitting import Fitting
 from ..assembly.joint import Joint, Spacing, Way
 from ..assembly.part import Face, Holes, Placed, Want, Wanting
 from ..assembly.role import PartKind, Role
 from ..hardware import Hardware
-from ..lengths import ZERO, Length, inches
+from ..lengths import ZERO, Length, inches, millimetres
 from ..pitches import Pitches
 from .driven import Fit, Placing, dowel, pocket_screw, straight
 from .meeting import Meeting, meeting
@@ -30,6 +30,12 @@ _SOLID = frozenset({
     PartKind.SIDE, PartKind.BOTTOM, PartKind.TOP, PartKind.STRETCHER, PartKind.RAIL, PartKind.PARTITION,
     PartKind.FIXED_SHELF, PartKind.KICK,
 })  # fmt: skip
+#: Where only the first and the last are wanted.
+_NO_PITCH = inches(999)
+#: A face this wide takes two rows.
+_TWO_ROWS = inches(4)
+#: On wood wider than this a fastener may stand beside the middle.
+_MOVES_ASIDE = millimetres(14)
 _STEP = inches("1/4")
 #: The least from the ends of a joint to which a fastener may be moved.
 _ENDS = inches("3/8")
@@ -76,10 +82,17 @@ class Layer:
         self.fasteners: list[Fastener] = []
         self.holes: dict[Role, list[Holes]] = {}
         self.wanting: list[Wanting] = []
+        self._known: dict[str, tuple[Hardware, ...]] = {}
         for part in self.parts.values():
             self.taken[part.role] = [rod for holes in part.holes for rod in rods_of(part, holes)]
         for fastener in fasteners:
             self._take(fastener, ())
+
+    def _items(self, kind: str) -> tuple[Hardware, ...]:
+        """Return the items of a kind, the longest first."""
+        if kind not in self._known:
+            self._known[kind] = tuple(sorted(self.shop.items(kind), key=lambda item: -item.length.ticks))
+        return self._known[kind]
 
     def _take(self, fastener: Fastener, rods: tuple[tuple[Role, Rod], ...]) -> None:
         rod = Rod(fastener.head, fastener.tip, fastener.diameter.ticks // 2)
@@ -118,7 +131,7 @@ class Layer:
         return {
             Spacing.JOINT: pitches.joint, Spacing.BACK_EDGE: pitches.back_edge, Spacing.BACK_FIELD: pitches.back_field,
             Spacing.PANEL: pitches.panel, Spacing.FRAME: pitches.frame, Spacing.COUNTER: pitches.counter,
-            Spacing.BASE: pitches.base, Spacing.END_PANEL: pitches.counter, Spacing.FOUR: inches(999),
+            Spacing.BASE: pitches.base, Spacing.END_PANEL: pitches.counter, Spacing.FOUR: _NO_PITCH,
         }[joint.spacing]  # fmt: skip
 
     def _rows(self, joint: Joint, way: Way, found: Meeting, pitch: Length) -> Iterator[tuple[int, int | None]]:
@@ -126,7 +139,7 @@ class Layer:
         along = [found.start + at.ticks for at in places(way, Length(found.length), pitch, self.shop.pitches.ends)]
         rows: list[int | None] = [None]
         wide = Length(found.across_end - found.across_start)
-        if joint.spacing in (Spacing.PANEL, Spacing.END_PANEL, Spacing.FOUR) and wide >= inches(4):
+        if joint.spacing in (Spacing.PANEL, Spacing.END_PANEL, Spacing.FOUR) and wide >= _TWO_ROWS:
             rows = [found.across_start + at.ticks for at in places(way, wide, pitch, self.shop.pitches.ends)]
             if joint.spacing is Spacing.FOUR:
                 along, rows = [along[0], along[-1]], [rows[0], rows[-1]]
@@ -142,7 +155,7 @@ class Layer:
         keep = self.shop.pitches.ends.ticks if found.length >= _NARROW.ticks else _ENDS.ticks
         low, high = found.start + min(keep, found.length // 4), found.end - min(keep, found.length // 4)
         reach = max(self._pitch(joint).ticks // 2, _NARROW.ticks // 2)
-        placing = Placing(self.shop.items, self.shop.write, self.shop.hard, joint.item)
+        placing = Placing(self._items, self.shop.hard, joint.item)
         for step in range(reach // _STEP.ticks + 1):
             for by in (step, -step) if step else (0,):
                 place = start + by * _STEP.ticks
@@ -150,7 +163,7 @@ class Layer:
                     continue
                 for across in self._across(found, place, row, joint.spacing):
                     made = self._made(joint, way, found, place, across, placing)
-                    if made is not None and self._free(made):
+                    if made is not None and self._free(made, joint.apart):
                         return made
         return None
 
@@ -167,6 +180,8 @@ class Layer:
             a, b = max(low, found.across_start), min(high, found.across_end)
             if b > a:
                 yield (a + b) // 2
+            if b - a > _MOVES_ASIDE.ticks and spacing is not Spacing.BACK_EDGE:
+                yield from (a + (b - a) // 4, b - (b - a) // 4)
 
     def _made(self, joint: Joint, way: Way, found: Meeting, place: int, across: int, placing: Placing) -> Fit | None:
         if way is Way.POCKET:
@@ -176,15 +191,15 @@ class Layer:
             return dowel(found, place, across, placing, way is Way.BISCUITS)
         return straight(found, place, across, placing, way)
 
-    def _free(self, fit: Fit) -> bool:
+    def _free(self, fit: Fit, apart: bool) -> bool:
         """Whether nothing is where a fastener and its holes would be, and its head can be seen."""
         for role, rod in fit.rods:
             if any(rod.near(other) for other in self.taken.get(role, ())):
                 return False
         head, made = fit.fastener.head, fit.fastener
         reach = HEAD.get(made.kind, ZERO).ticks // 2
-        if not reach or made.through[0].kind is PartKind.PACKER:
-            # Slides lie on their packers, whose screws are sunk.
+        if not reach or apart:
+            # What is made up before hardware goes on has its heads sunk under it.
             return True
         for fitting in self.fittings:
             low, high = fitting.box.low, fitting.box.high
@@ -214,7 +229,7 @@ class Layer:
         )  # fmt: skip
 
     def _keep(self, joint: Joint, fit: Fit) -> None:
-        fastener = replace(fit.fastener, place=joint.place)
+        fastener = replace(fit.fastener, place=joint.place, why=self._why(fit))
         self.fasteners.append(fastener)
         self._take(fastener, fit.rods)
         for role, holes in fit.holes:
@@ -226,6 +241,15 @@ class Layer:
                     break
             else:
                 kept.append(holes)
+
+    def _why(self, fit: Fit) -> str:
+        """Say how long a fastener may be, with the numbers."""
+        first, into, deep = (self.shop.write(size) for size in fit.sizes)
+        if fit.fastener.kind.glued:
+            return f"{first} in the one part, {into} in the other"
+        if fit.fastener.kind is FastenerKind.POCKET_SCREW:
+            return f"stock {first}, {into} into {deep}"
+        return f"through {first}, {into} into {deep}"
 
     def bored(self) -> list[Placed]:
         """Return the parts with the holes of what was laid out."""

@@ -19,16 +19,17 @@ WIDE = millimetres("9.5")
 FROM_EDGE = inches("3/8")
 _LEDGES = ((inches("9/16"), inches("5/8")), (inches(1), inches("3/4")))
 _SCREWS = ((inches("9/16"), inches(1)), (inches(1), inches("1 1/4")))
+_THICK_LEDGE, _THICK_SCREW = inches("1 1/2"), inches("2 1/2")
 
 
 def ledge(thickness: Length) -> Length:
     """Return how far before the end the screw's head sits, along its axis."""
-    return next((at for most, at in _LEDGES if thickness <= most), inches("1 1/2"))
+    return next((at for most, at in _LEDGES if thickness <= most), _THICK_LEDGE)
 
 
 def screw(thickness: Length) -> Length:
     """Return the usual length of the screw."""
-    return next((at for most, at in _SCREWS if thickness <= most), inches("2 1/2"))
+    return next((at for most, at in _SCREWS if thickness <= most), _THICK_SCREW)
 
 
 def depth(thickness: Length) -> Length:

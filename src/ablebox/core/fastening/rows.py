@@ -13,7 +13,7 @@ from ..lengths import Length, inches
 
 _SHORT, _THREE, _TWO_POCKETS, _DOWELS = inches(6), inches(5), inches("1 1/2"), inches(2)
 #: A pocket is 3/8 in (9.5 mm) wide: members narrower than an inch split.
-_ONE_POCKET = inches(1)
+_ONE_POCKET, _ONE_DOWEL = inches(1), inches("1 1/4")
 
 
 def suited(way: Way, length: Length) -> Way:
@@ -37,7 +37,7 @@ def places(way: Way, length: Length, pitch: Length, ends: Length) -> list[Length
     if way is Way.POCKET and length < _TWO_POCKETS:
         return [length.share(2)[0]]
     if way is Way.DOWELS and length < _DOWELS:
-        return [length.share(2)[0]] if length < inches("1 1/4") else [length.share(4)[0], length - length.share(4)[0]]
+        return [length.share(2)[0]] if length < _ONE_DOWEL else [length.share(4)[0], length - length.share(4)[0]]
     first = ends if length >= _SHORT and length > ends * 2 else length.share(4)[0]
     between = length - first * 2
     steps = max(1, -(-between.ticks // pitch.ticks))

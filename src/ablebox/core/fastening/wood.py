@@ -29,11 +29,8 @@ def spans(part: Placed, axis: int, at: Point) -> list[Span]:
     form = _form(part)
     if form is not None:
         found = _within(form, axis, at, found)
-    for cut in part.cuts:
-        if cut.kind.slants and form is not None:
-            # The form says exactly what of that box is gone.
-            continue
-        a, b = cut.box.low, cut.box.high
+    for gap in part.gaps:
+        a, b = gap.low, gap.high
         if a[one] < at[one] < b[one] and a[two] < at[two] < b[two]:
             found = [piece for span in found for piece in _less(span, (a[axis], b[axis]))]
     return found
@@ -44,15 +41,27 @@ def solid(part: Placed, axis: int, at: Point, start: int, end: int, radius: int)
     if start > end:
         start, end = end, start
     one, two = (axis + 1) % 3, (axis + 2) % 3
+    low, high = part.box.low, part.box.high
+    a, b = at[one], at[two]
+    if not (
+        low[axis] <= start and end <= high[axis] and low[one] <= a - radius and a + radius <= high[one]
+        and low[two] <= b - radius and b + radius <= high[two]
+    ):  # fmt: skip
+        return False
+    if not (part.outline or part.footprint or part.tilt) and not any(
+        g.low[axis] < end and start < g.high[axis] and g.low[one] < a + radius and a - radius < g.high[one]
+        and g.low[two] < b + radius and b - radius < g.high[two]
+        for g in part.gaps
+    ):  # fmt: skip
+        return True
     aslant = radius * 5 // 7 + 1
     for by_one, by_two in (
         (0, 0), (radius, 0), (-radius, 0), (0, radius), (0, -radius),
         (aslant, aslant), (aslant, -aslant), (-aslant, aslant), (-aslant, -aslant),
     ):  # fmt: skip
-        line = list(at)
-        line[one] += by_one
-        line[two] += by_two
-        if not any(a <= start and end <= b for a, b in spans(part, axis, (line[0], line[1], line[2]))):
+        line = [0, 0, 0]
+        line[one], line[two] = a + by_one, b + by_two
+        if not any(first <= start and end <= last for first, last in spans(part, axis, (line[0], line[1], line[2]))):
             return False
     return True
 

@@ -164,7 +164,7 @@ class _Hung:
             if len(screws) == 2 and not self._stood_in(level, upright):
                 return self._fixed(level, upright, screws)
         screws = self._plate_screws(upright, wanted)
-        if len(screws) == 2:
+        if len(screws) == 2 and not self.behind:
             return self._fixed(wanted, upright, screws)
         self._noted(upright)
         self._boxes(wanted, None)

@@ -28,9 +28,10 @@ def fasten_frame(work: Work, seen: frozenset[tuple[Role, Face]]) -> None:
             work.join(Way.BISCUITS, panel, stile, Spacing.FRAME)
         else:
             work.join(Way.POCKET, panel, stile, Spacing.FRAME, outer)
-    work.join(Way.POCKET, BOTTOM, Role(PartKind.FRAME_RAIL, Side.BOTTOM), Spacing.FRAME, Face.BOTTOM)
+    work.join(Way.POCKET, BOTTOM, Role(PartKind.FRAME_RAIL, Side.BOTTOM), Spacing.FRAME, Face.BOTTOM, spare=True)
     above = Role(PartKind.FRAME_RAIL, Side.TOP)
-    work.join(Way.POCKET, TOP, above, Spacing.FRAME, Face.TOP)
+    work.join(Way.POCKET, TOP, above, Spacing.FRAME, Face.TOP, spare=True)
     front = next((part for part in work.parts if part.role == Role(PartKind.STRETCHER, Side.FRONT)), None)
     if front is not None:
-        work.join(Way.POCKET, front.role, above, Spacing.FRAME, Face.TOP if front.axes[2] == 2 else Face.BACK)
+        work.join(Way.POCKET, front.role, above, Spacing.FRAME, Face.TOP if front.axes[2] == 2 else Face.BACK,
+                  spare=True)  # fmt: skip

@@ -34,10 +34,13 @@ def fill(inside: Inside, space: Space) -> tuple[Work, Layout]:
 def _bay(bay: Bay, space: Space) -> Work:
     work = Work(bays=[BaySpace(space.path, space.box, space.floor, space.ceiling, space.left, space.right)])
     done: list[tuple[str, Box]] = list(space.obstacles)
+    bored: list[tuple[int, int, int]] = []
     for i, fitting in enumerate(bay.fittings):
         # Two fittings of one kind in a bay are told apart, in roles and in keys.
         nth = 1 + sum(type(each) is type(fitting) for each in bay.fittings[:i])
-        made = fitting.build(replace(space, nth=nth), f"{space.path}.fittings.{i}")
+        made = fitting.build(replace(space, nth=nth, bored=tuple(bored)), f"{space.path}.fittings.{i}")
+        for holes in made.holes.get(space.left, ()):
+            bored += [(y, z, holes.diameter.ticks // 2) for _, y, z in holes.centres]
         for part in made.parts:
             other = next((name for name, box in done if box.meet(part.box).volume), "")
             if other:

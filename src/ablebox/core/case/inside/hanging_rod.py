@@ -56,12 +56,13 @@ class HangingRod:
         """
         shell, book = space.shell, space.shell.book
         radius = self.thick.share(2)[0]
+        around = max(radius, _SOCKET)
         y, z = space.back - self.behind, space.top.length - self.drop
         for room, what in (
             (self.drop - radius, "room above the rod"),
             (z - radius - space.bottom.length, "room below the rod"),
             (self.behind - radius, "room behind the rod"),
-            (y - radius - space.front, "room before the rod"),
+            (y - around - space.front, "room before the rod's sockets"),
         ):
             shell.need(room, ZERO, what, "Move the rod.")
         shell.need(

@@ -26,6 +26,8 @@ PINS_A_SHELF = 4
 _LOOSE = millimetres("0.2")
 #: How far a pin stands out of its hole, and how much of a shelf lies before it at least.
 _STANDS_OUT, _ON_PIN = millimetres(8), millimetres(6)
+#: Wood left between two holes.
+_BETWEEN = millimetres(2)
 
 
 @dataclass(frozen=True, slots=True)
@@ -91,23 +93,22 @@ class PinShelves:
         shell.need(self.inset, self.hole, "inset of the pin holes", "Keep the holes away from the edges.")
         between = depth - self.inset * 2
         shell.need(between, self.hole * 2, "room between the rows of pin holes", "Set the rows nearer to the edges.")
-        holes = self.pin_heights(space)
+        rows = self._rows(space)
+        lines = sorted({y for row in rows for y in row})
+        holes = [z for z in self.pin_heights(space) if self._clear(space, lines, z)]
         if len(holes) < self.count:
             raise shell.refuse(
                 "shelf pins", f"there is room for {len(holes)} rows of holes", "Take fewer shelves or a higher case."
             )
         levels = self.levels(space, holes)
         work = self._shelves(space, path, levels)
-        rows = self._rows(space)
-        centres: list[tuple[Length, ...]] = [
-            (ZERO, y, z) for y in sorted({y for row in rows for y in row}) for z in holes
-        ]
-        work.bore(space.left, Face.RIGHT, Use.PIN, self.hole, self.hole_depth, centres)
-        work.bore(space.right, Face.LEFT, Use.PIN, self.hole, self.hole_depth, centres)
+        centres: list[tuple[Length, ...]] = [(ZERO, y, z) for y in lines for z in holes]
+        for role, face in ((space.left, Face.RIGHT), (space.right, Face.LEFT)):
+            work.bore(role, face, Use.PIN, self.hole, self._deep(shell, role), centres)
         item = self.buy(shell, work)
         for shelf, row, level in zip(work.parts, rows, levels, strict=True):
-            for role, face, surface in ((space.left, 1, space.x), (space.right, -1, space.end)):
-                work.fittings += [self.pin(item, role, shelf.role, 0, face, surface, y, level) for y in row]
+            for role, out, surface in ((space.left, 1, space.x), (space.right, -1, space.end)):
+                work.fittings += [self.pin(item, role, shelf.role, 0, out, surface, y, level) for y in row]
         return work
 
     def _rows(self, space: Space) -> list[tuple[Length, Length]]:
@@ -127,6 +128,21 @@ class PinShelves:
             space.shell.need(room, ZERO, "depth of a shelf between its pins", "Set it back less.")
             found.append((space.front + front, space.front + back))
         return found
+
+    def _deep(self, shell: Shell, upright: Role) -> Length:
+        """Return how deep holes are bored: in a partition no deeper than leaves wood before those of the other side."""
+        if upright.kind is not PartKind.PARTITION:
+            return self.hole_depth
+        return min(self.hole_depth, (shell.thickness.length - _BETWEEN).share(2)[0])
+
+    def _clear(self, space: Space, lines: list[Length], z: Length) -> bool:
+        """Whether a row of holes runs into none that another fitting of the bay has bored."""
+        reach = self.hole.ticks // 2 + _BETWEEN.ticks
+        return not any(
+            (y.ticks - b) ** 2 + (z.ticks - c) ** 2 < (reach + radius) ** 2
+            for y in lines
+            for b, c, radius in space.bored
+        )
 
     def pin(
         self, name: str, upright: Role, shelf: Role, axis: int, out: int, surface: Length, along: Length, level: Length

@@ -36,6 +36,7 @@ class Space:
         set_back: how far the front edges of the parts below and above stay back.
         nth: which fitting of its kind in this space is asking, from 1.
         avoid: hinges that shelves keep clear of.
+        bored: pin holes there are in it already: how far back and how high each is, and its radius.
     """
 
     shell: Shell
@@ -57,6 +58,7 @@ class Space:
     set_back: tuple[Length, Length] = (ZERO, ZERO)
     nth: int = 1
     avoid: tuple[Box, ...] = ()
+    bored: tuple[tuple[int, int, int], ...] = ()
 
     def key(self, name: str) -> str:
         """Return a key of something in this space."""

@@ -89,10 +89,10 @@ def screw_on(face: FaceContext, work: Work, making: Making, front: Leaf, box: Ro
     """
     inside = box.part(PartKind.BOX_FRONT)
     if isinstance(making, Framed):
-        for side in BOTH:
-            work.join(
-                Way.SCREWS, inside, front.role.part(PartKind.STILE, side), face=Face.BACK, place=area.path, item="screw"
-            )
+        members = [front.role.part(PartKind.STILE, side) for side in BOTH]
+        members += [front.role.part(PartKind.LEAF_RAIL, side) for side in (Side.BOTTOM, Side.TOP)]
+        for member in members:
+            work.join(Way.SCREWS, inside, member, face=Face.BACK, place=area.path, item="screw", spare=True)
         return
     work.join(Way.SCREWS, inside, front.role, Spacing.FOUR, Face.BACK, place=area.path, item="screw")
 

@@ -251,17 +251,17 @@ class _Builder:
         for side, outer in zip(sides, (Face.LEFT, Face.RIGHT), strict=True):
             for end in ends:
                 if self.box.corner == "butt":
-                    join(Way.SCREWS, side.role, end.role, face=outer)
+                    join(Way.SCREWS, side.role, end.role, face=outer, apart=True)
                 elif self.box.corner == "pocket":
                     front = end.role.kind is PartKind.BOX_FRONT
                     join(Way.POCKET, end.role, side.role, face=Face.FRONT if front else Face.BACK)
                 elif self.box.corner == "rabbet":
-                    join(Way.NAILS, side.role, end.role, face=outer)
+                    join(Way.NAILS, side.role, end.role, face=outer, apart=True)
         if self.box.bottom == "under":
             for part in (*sides, *ends):
-                join(Way.NAILS, bottom, part.role, Spacing.BACK_EDGE, Face.BOTTOM)
+                join(Way.NAILS, bottom, part.role, Spacing.BACK_EDGE, Face.BOTTOM, apart=True)
         elif self.box.bottom == "cut-off":
-            join(Way.NAILS, bottom, ends[1].role, Spacing.BACK_EDGE, Face.BOTTOM)
+            join(Way.NAILS, bottom, ends[1].role, Spacing.BACK_EDGE, Face.BOTTOM, apart=True)
 
     def _fingers(self, side: Placed, end: Placed, common: Box, face: Face) -> None:
         """Share the corner out in turns, from the lower edge up."""
