@@ -307,6 +307,7 @@ class Rack:
         boards: the kinds of board.
         hardware: the catalogue of hardware; a kind it says nothing of comes in the usual sizes.
         pitches: how far apart fasteners stand.
+        blocks: known-good spacer blocks that are kept from job to job, by the distance they set.
     """
 
     goods: tuple[SheetGoods, ...]
@@ -315,6 +316,7 @@ class Rack:
     boards: tuple[BoardGoods, ...] = ()
     hardware: tuple[Hardware, ...] = ()
     pitches: Pitches = Pitches()
+    blocks: tuple[Length, ...] = ()
 
     def __post_init__(self) -> None:
         for kind, codes in (

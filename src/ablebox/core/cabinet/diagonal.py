@@ -7,10 +7,11 @@ from dataclasses import replace
 
 from ..assembly.part import Assembly, Face
 from ..case import cutouts
-from ..case.back import back_thickness
+from ..case.back import back_thickness, screwed
 from ..case.back_thick import ThickBack
 from ..case.base_hung import Hung
 from ..case.bottom import BOTTOM
+from ..case.counter.held import fasten_counter
 from ..case.counter.sheet_top import SheetTop
 from ..case.diagonal.carcass import panel, uprights
 from ..case.diagonal.corner import set_out
@@ -19,8 +20,9 @@ from ..case.diagonal.shelves import fitted
 from ..case.diagonal.top import corner_top
 from ..case.frame.face_frame import FaceFrame
 from ..case.plan_diagonal import Diagonal
-from ..case.shell import Shell, Work
+from ..case.shell import Shell
 from ..case.top_full import TOP, FullTop
+from ..fastening.occupied import Taken
 from ..fronts.diagonal_face import face_across
 from ..lengths import ZERO
 from .design import Case
@@ -47,27 +49,27 @@ def build_diagonal(case: Case, plan: Diagonal, shell: Shell) -> Assembly:
     work.add(fitted(corner, case.inside))
     work.add(cutouts.cut(shell, case.cutouts, work.parts))
     across = face_across(corner, case.frame, case.fronts, isinstance(case.kick, Hung))
-    parts = tuple(
-        replace(
-            part,
-            cuts=part.cuts + tuple(work.cuts.get(part.role, ())),
-            holes=part.holes + tuple(work.holes.get(part.role, ())),
-        )
-        for part in work.parts
-    )
-    laid = fastened(shell, work, parts)
-    work.add(across)
-    lid = Work()
+    taken = Taken()
+    for part in work.parts:
+        for holes in work.holes.get(part.role, ()):
+            taken.bore(part, holes)
+    for each in work.later:
+        each(tuple(work.worked(part) for part in work.parts), taken, work)
     if isinstance(case.counter, SheetTop):
         out = max((part.thickness.length for part in across.parts if part.stands == "front"), default=ZERO)
-        lid = corner_top(corner, case.counter, out)
-        work.add(lid)
+        work.add(corner_top(corner, case.counter, out))
+        fasten_counter(work)
+    screwed(work)
+    standing = [part for part in work.parts if part.straight is None]
+    turned = [part for part in work.parts if part.straight is not None]
+    laid = fastened(shell, work, tuple(work.worked(part) for part in standing))
+    work.add(across)
     lifted = case.kick.foot(shell).length != ZERO
     to_floor = isinstance(case.frame, FaceFrame) and case.frame.stands_on_floor
     return Assembly(
         letter=case.letter,
         outside=(shell.width, shell.height, shell.depth),
-        parts=(*laid.bored(), *across.parts, *lid.parts),
+        parts=(*laid.bored(), *turned, *across.parts),
         sums=(shell.width, shell.height, shell.depth, *known(lines), *work.sums),
         rests_on=lines.line.length if lifted and not to_floor else ZERO,
         bought=(*work.bought, *counted((*laid.fasteners, *across.fasteners))),

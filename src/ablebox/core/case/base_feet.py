@@ -71,7 +71,7 @@ class Feet:
         wide = shell.over_sides.length
         feet = 2 * (2 + (wide.ticks - 1) // _FOOT.ticks)
         work = Work(sums=[lines.line])
-        name = self.buy(shell, work, feet)
+        name = self.buy(shell, work, feet, lines.floor.length)
         behind = self.setback + shell.thickness.length if self.kick else ZERO
         work.later.append(Standing(shell, FittingKind.FOOT, name, feet // 2, behind))
         if not self.kick or self.carried:
@@ -95,14 +95,21 @@ class Feet:
         work.sums += [setback, clear]
         return work
 
-    def buy(self, shell: Shell, work: Work, feet: int) -> str:
-        """Choose the feet by their height, the nearest that can be turned to it; return their name."""
+    def buy(self, shell: Shell, work: Work, feet: int, high: Length) -> str:
+        """Choose the feet that reach up to the bottom, the nearest that can be turned to it; return their name.
+
+        Args:
+            shell: the case.
+            work: takes what is bought.
+            feet: how many.
+            high: from the floor to the bottom's underside; behind a face frame more than the feet's own height.
+        """
         write = shell.units.write
-        item = min(shell.hardware("foot"), key=lambda foot: (abs((foot.length - self.height).ticks), foot.length))
-        off, low, high = self.height - item.length, item.length - item.taken, item.length + item.taken
+        item = min(shell.hardware("foot"), key=lambda foot: (abs((foot.length - high).ticks), foot.length))
+        off, low, most = high - item.length, item.length - item.taken, item.length + item.taken
         lacks = ""
-        if not low <= self.height <= high:
-            lacks = f"feet {write(self.height, True)} high are none on the rack; the nearest reach {write(low, True)} to {write(high, True)}"
+        if not low <= high <= most:
+            lacks = f"feet {write(high, True)} high are none on the rack; the nearest reach {write(low, True)} to {write(most, True)}"
         why = f"{write(item.length, True)} high" + (f", turned by {write(max(off, -off), True)}" if off else "")
         work.buy(item.name, feet, why, lacks, "foot")
         return item.name

@@ -186,16 +186,17 @@ def _members(work: Work, runner: Runner, side: Side, carries: Placed | None, box
     middle = (outer + inner) // 2
     low, high = runner.heights
     y0, y1 = runner.front, runner.front + runner.item.length.ticks
+    begins = y0
     if carries is not None:
         if face_of(carries, left) != outer:
             # What the slide makes up for by itself lies behind a frame, not beside it.
-            y0 = max(y0, carries.box.low[1])
+            begins = max(y0, carries.box.low[1])
         outer = face_of(carries, left)
-    for kind, a, b, holds in (
-        (FittingKind.SLIDE_CASE, outer, middle, carries.role if carries is not None else None),
-        (FittingKind.SLIDE_BOX, middle, inner, box.role),
+    for kind, start, a, b, holds in (
+        (FittingKind.SLIDE_CASE, begins, outer, middle, carries.role if carries is not None else None),
+        (FittingKind.SLIDE_BOX, y0, middle, inner, box.role),
     ):
-        space = Box((min(a, b), y0, low), (max(a, b), y1, high))
+        space = Box((min(a, b), start, low), (max(a, b), y1, high))
         work.fittings.append(Fitting(kind, runner.item.name, space, (holds,) if holds is not None else ()))
 
 

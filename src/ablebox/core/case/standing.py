@@ -45,7 +45,7 @@ class Standing:
         """Place them under the bottom, and screw them to it."""
         bottom = next(part for part in parts if part.role == BOTTOM)
         side = parts[0]
-        (x0, y0, floor), (x1, y1, _) = bottom.box.low, bottom.box.high
+        (x0, y0, _), (x1, y1, _) = bottom.box.low, bottom.box.high
         inner = side.thickness.length.ticks if bottom.box.low[2] < side.box.high[2] else 0
         x0, x1 = max(x0, inner), min(x1, self.shell.over_sides.length.ticks - inner)
         half, edge = _PLATE.ticks // 2, _FROM_EDGE.ticks
@@ -56,20 +56,37 @@ class Standing:
         for i in range(self.along):
             x = left + (right - left) * i // max(1, self.along - 1)
             for y in (front, back):
-                self._one(bottom, x, y, floor, half, taken, work)
+                screw_foot(self.shell, self.kind, self.name, bottom, (x, y), taken, work)
 
-    def _one(self, bottom: Placed, x: int, y: int, floor: int, half: int, taken: Taken, work: Work) -> None:
-        box = Box((x - half, y - half, 0), (x + half, y + half, floor))
-        work.fittings.append(Fitting(self.kind, self.name, box, (BOTTOM,)))
-        screws, off = 0, _SCREWS.ticks
-        for at in ((x - off, y - off), (x + off, y - off), (x - off, y + off), (x + off, y + off)):
-            if not spans(bottom, 2, (*at, floor)):
-                continue
-            made = screwed_on(FastenerKind.FITTING_SCREW, self.shell.hardware("small-screw"), bottom, Face.BOTTOM,
-                              (*at, floor), taken, self.shell.fastening.write, _METAL)  # fmt: skip
-            if made is not None:
-                screws += 1
-                work.fasteners.append(made)
-                taken.add(made)
-        if screws < 2:
-            work.wanting.append(Wanting(Want.FASTENER, BOTTOM))
+
+def screw_foot(
+    shell: Shell, kind: FittingKind, name: str, bottom: Placed, at: tuple[int, int], taken: Taken, work: Work
+) -> None:
+    """Place a foot or caster under a bottom, and screw its plate on.
+
+    Args:
+        shell: the case.
+        kind: feet or casters.
+        name: as it stands in the buying list.
+        bottom: what it is screwed to.
+        at: the middle of its plate, from above.
+        taken: what is in the wood already.
+        work: takes it.
+    """
+    x, y = at
+    half, floor = _PLATE.ticks // 2, bottom.box.low[2]
+    box = Box((x - half, y - half, 0), (x + half, y + half, floor))
+    work.fittings.append(Fitting(kind, name, box, (bottom.role,)))
+    screws, off = 0, _SCREWS.ticks
+    for by_x, by_y in ((-off, -off), (off, -off), (-off, off), (off, off)):
+        place = (x + by_x, y + by_y, floor)
+        if not spans(bottom, 2, place):
+            continue
+        made = screwed_on(FastenerKind.FITTING_SCREW, shell.hardware("small-screw"), bottom, Face.BOTTOM, place, taken,
+                          shell.fastening.write, _METAL)  # fmt: skip
+        if made is not None:
+            screws += 1
+            work.fasteners.append(made)
+            taken.add(made)
+    if screws < 2:
+        work.wanting.append(Wanting(Want.FASTENER, bottom.role))

@@ -3,12 +3,13 @@
 
 from __future__ import annotations
 
-from ..bench.settings import BITS, settings
+from ..bench.blocks import blocks
+from ..bench.settings import settings
 from ..drawing.part_view import part_view
 from ..drawing.replay import fitted, replay
 from ..parts.listing import Part
 from ..parts.words import describe, drill
-from .buying import hardware, reasons
+from .buying import glue, hardware, packets, reasons
 from .cautions import CAUTIONS
 from .pages import EDGE, Pages
 
@@ -28,10 +29,14 @@ def hardware_page(book: Pages) -> None:
     whys = reasons(book.made)
     for name, pieces in rows:
         book.room_for(34, title)
-        book.words(EDGE, f"{pieces} × {name}", book.width - 2 * EDGE)
+        sold = packets(book.made, name, pieces)
+        book.words(EDGE, f"{pieces} × {name}{f', {sold}' if sold else ''}", book.width - 2 * EDGE)
         if name in whys:
             book.words(EDGE + 18, whys[name], book.width - 2 * EDGE - 18, 9, "quiet")
         book.y += 3
+    amount = glue(book.made)
+    if amount:
+        book.words(EDGE, f"{amount} of wood glue, waste included", book.width - 2 * EDGE)
 
 
 def machining_pages(book: Pages) -> None:
@@ -79,11 +84,28 @@ def settings_page(book: Pages) -> None:
             f"{row.what[:1].upper()}{row.what[1:]}  ·  case{'s' if len(row.cases) > 1 else ''} {', '.join(row.cases)}",
         )
         sizes = " · ".join(
-            f"{words} {drill(size, book.made.units) if words in BITS else book.write(size)}"
-            for words, size in row.sizes
+            f"{size.words} {drill(size.length, book.made.units) if size.bit else book.write(size.length)}"
+            for size in row.sizes
         )
         book.words(EDGE, sizes, book.width - 2 * EDGE)
         book.y += 8
+    _blocks(book, title)
+
+
+def _blocks(book: Pages, title: str) -> None:
+    """The blocks to cut, each with what it sets."""
+    rows = blocks(book.made)
+    if not rows:
+        return
+    book.room_for(80, title)
+    book.heading(EDGE, "Blocks, cut from offcuts; write the size on each")
+    for block in rows:
+        book.room_for(30, title)
+        size = " × ".join(book.write(each) for each in (block.sets, block.width, block.thickness))
+        kept = "  ·  kept with the shop" if block.kept else ""
+        book.words(EDGE, f"{block.code}  {size}{kept}", book.width - 2 * EDGE)
+        book.words(EDGE + 18, "; ".join(block.uses), book.width - 2 * EDGE - 18, 9, "quiet")
+        book.y += 2
 
 
 def cautions_page(book: Pages) -> None:

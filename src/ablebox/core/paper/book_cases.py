@@ -39,8 +39,6 @@ def cover_page(book: Pages) -> None:
     if total:
         also = f", without {', '.join(unknown)}" if unknown else ""
         book.words(EDGE, f"Stock comes to {money(total)}{also}.", half - EDGE - 30, 10, "settled")
-    book.words(EDGE, "Screws and glue as your joints need them; longer than both parts less 1/8 in (3 mm) is too long.",
-               half - EDGE - 30, 9, "quiet")  # fmt: skip
     book.y += 8
     book.heading(EDGE, "Sheets")
     book.words(EDGE, verdict(book.plans) + ".", half - EDGE - 30)

@@ -8,7 +8,11 @@ from collections.abc import Mapping
 from fractions import Fraction
 from math import ceil
 
+from ..assembly.fastener import FastenerKind
+from ..assembly.part import Assembly, CutKind
+from ..assembly.role import Role
 from ..cuts.plan import Plan
+from ..hardware import usual
 from ..lengths import TICKS_PER_FOOT, TICKS_PER_MM, Length
 from ..shop.boards import board_plans
 from ..shop.made import Made
@@ -48,23 +52,84 @@ def banding(made: Made) -> list[tuple[str, str]]:
 
 
 def hardware(made: Made) -> list[tuple[str, int]]:
-    """Return hinges, pins, screws, feet and what else is bought, over all cases."""
+    """Return hinges, pins, feet, every screw, nail and dowel, and what else is bought, over all cases."""
     found: Counter[str] = Counter()
     for case, assembly in zip(made.project.cases, made.assemblies, strict=True):
         for name, pieces in assembly.hardware.items():
             found[name] += pieces * case.copies
+    for joined in made.joined:
+        found[joined.fastener.name] += 1
     return list(found.items())
+
+
+def packets(made: Made, name: str, count: int) -> str:
+    """Return how many packets so many of an item come to; empty where it is sold singly."""
+    units = made.units
+    known = [*made.project.rack.hardware, *usual(units.system)]
+    item = next((each for each in known if each.name == name and each.packet), None)
+    if item is None or item.packet is None:
+        return ""
+    number = ceil(count / item.packet)
+    return f"{number} packet{'s' if number > 1 else ''} of {item.packet}"
+
+
+#: Glue spread on a joint, in litres a square metre, waste included (about 180 g and 10 %; common practice).
+_GLUE = 0.2
+
+
+def glue(made: Made) -> str:
+    """Return how much glue the joints take, as it is sold: in millilitres, or ounces.
+
+    What touches in dadoes, grooves and rabbets, and where one part is fastened to another.
+    """
+    area = 0.0
+    for case, assembly in zip(made.project.cases, made.assemblies, strict=True):
+        area += case.copies * _glued(assembly)
+    millilitres = area * 1e-6 * _GLUE * 1000
+    if not millilitres:
+        return ""
+    if made.units.system is System.INCH:
+        return f"{ceil(millilitres / 29.57)} oz"
+    return f"{ceil(millilitres / 50) * 50} ml"
+
+
+def _glued(assembly: Assembly) -> float:
+    """Return the area that is glued, in square millimetres."""
+    found, boxes = 0.0, {part.role: part.box for part in assembly.parts}
+    for part in assembly.parts:
+        for cut in part.cuts:
+            if cut.kind.holds_a_part and cut.kind is not CutKind.GROOVE:
+                deep, *rest = sorted(size.mm for size in cut.box.size)
+                found += rest[0] * rest[1] + 2 * deep * rest[1]
+    pairs = {(each.through[-1], each.into) for each in assembly.fasteners if each.through and each.kind in _WITH_GLUE}
+    for one, two in pairs:
+        if isinstance(two, Role) and one in boxes and two in boxes:
+            met = boxes[one].meet(boxes[two])
+            sizes = sorted((h - b) / TICKS_PER_MM for b, h in zip(met.low, met.high, strict=True))
+            found += max(0.0, sizes[1]) * max(0.0, sizes[2])
+    return found
+
+
+#: What holds a joint until its glue does; hardware, fronts and cases are put on dry.
+_WITH_GLUE = frozenset({
+    FastenerKind.POCKET_SCREW, FastenerKind.DOWEL, FastenerKind.BISCUIT, FastenerKind.NAIL, FastenerKind.CONNECTOR,
+})  # fmt: skip
 
 
 def reasons(made: Made) -> dict[str, str]:
     """Return why each item of hardware was chosen, the cases it was chosen for first."""
     found: dict[str, dict[str, list[str]]] = {}
-    for assembly in made.assemblies:
-        for item in assembly.bought:
-            if item.why:
-                letters = found.setdefault(item.name, {}).setdefault(item.why, [])
-                if assembly.letter not in letters:
-                    letters.append(assembly.letter)
+    rows = [(assembly.letter, item.name, item.why) for assembly in made.assemblies for item in assembly.bought]
+    for joined in made.joined:
+        words = "to the wall" if not joined.other else "case to case"
+        rows.append(
+            (joined.letter, joined.fastener.name, f"{words}: {joined.fastener.why}" if joined.fastener.why else words)
+        )
+    for letter, name, why in rows:
+        if why:
+            letters = found.setdefault(name, {}).setdefault(why, [])
+            if letter not in letters:
+                letters.append(letter)
     return {
         name: "; ".join(f"{', '.join(letters)}: {why}" for why, letters in whys.items()) for name, whys in found.items()
     }

@@ -13,7 +13,7 @@ Format history (see docs/file-format.md):
    stands between cases.
 5. Corner cases with the face across; ends as they look where they are seen; stiles that follow from the neighbours; kick
    boards that go on before several cases; how high and how deep a reading was taken; islands.
-6. How far apart the shop sets fasteners; heights and holes of slides; packets.
+6. How far apart the shop sets fasteners; heights and holes of slides; packets; spacer blocks that are kept.
 """
 
 from __future__ import annotations

@@ -311,7 +311,7 @@ def _to_6(project: dict[str, Any]) -> dict[str, Any]:
     """To pitches of fasteners, and hardware that stands in space."""
     rack = project.get("rack")
     if isinstance(rack, dict):
-        rack = {**rack, "pitches": dict(_PITCHES)}
+        rack = {**rack, "pitches": dict(_PITCHES), "blocks": []}
         if isinstance(rack.get("hardware"), list):
             rack["hardware"] = [{**row, **_NO_MEMBERS} if isinstance(row, dict) else row for row in rack["hardware"]]
         project["rack"] = rack

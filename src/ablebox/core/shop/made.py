@@ -11,6 +11,7 @@ from itertools import pairwise
 
 from ..assembly.check import Flaw, check
 from ..assembly.part import Assembly
+from ..assembly.proof import Finding, prove
 from ..cabinet.build import build
 from ..cabinet.design import Case
 from ..case.end.choice import SeenEnd
@@ -55,6 +56,7 @@ class _Built:
     assembly: Assembly
     parts: list[Part] | None = None
     flaws: list[Flaw] | None = None
+    findings: list[Finding] | None = None
     numbers: dict[str, Reckoned] | None = None
 
 
@@ -184,6 +186,13 @@ class Made:
     def joined(self) -> list[Joined]:
         """What holds cases to each other and to the walls."""
         return joined(self)
+
+    def findings(self, letter: str) -> list[Finding]:
+        """Return what the proof of its hardware and fasteners finds wrong with a case."""
+        built = next(built for built in self._built if built.case.letter == letter)
+        if built.findings is None:
+            built.findings = prove(built.assembly)
+        return built.findings
 
     @property
     def room(self) -> Measured:

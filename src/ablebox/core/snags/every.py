@@ -10,12 +10,13 @@ from . import (
     cut_pieces,
     diagonal,
     ends,
+    fastened,
     fit,
     fronts,
     grain,
+    hanging,
     hardware,
     held,
-    holes,
     joints,
     neighbours,
     opening,
@@ -29,7 +30,7 @@ from . import (
 from .snag import Check, Snag
 
 CHECKS: tuple[Check, ...] = (
-    *fit.CHECKS, *wide.CHECKS, *built.CHECKS, *stock.CHECKS, *joints.CHECKS, *neighbours.CHECKS, *holes.CHECKS, *fronts.CHECKS,
+    *fit.CHECKS, *wide.CHECKS, *built.CHECKS, *stock.CHECKS, *joints.CHECKS, *neighbours.CHECKS, *hanging.CHECKS, *fastened.CHECKS, *fronts.CHECKS,
     *opening.CHECKS, *hardware.CHECKS, *appliance.CHECKS, *grain.CHECKS, *cut_pieces.CHECKS, *held.CHECKS, *saw.CHECKS, *ends.CHECKS, *diagonal.CHECKS, *sag.CHECKS, *readings.CHECKS, *room.CHECKS,
 )  # fmt: skip
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from ..assembly.part import Assembly, Placed
+from ..assembly.part import Assembly
 from ..assembly.role import PartKind
 from ..assembly.uses import Use
 from ..cabinet.places import put
@@ -65,40 +65,6 @@ def _has_cups(assembly: Assembly) -> bool:
     return any(holes.use is Use.CUP for part in assembly.parts for holes in part.holes)
 
 
-def plates_meet_shelves(made: Made) -> Iterator[Snag]:
-    """A hinge wants 28 mm up and down from its middle; a fixed shelf or pull-out standing there is in its way."""
-    write = made.units.write
-    for assembly in made.assemblies:
-        flat = [
-            p
-            for p in assembly.parts
-            if p.axes[2] == 2 and p.stands == "carcass" and p.role.kind in (PartKind.FIXED_SHELF, PartKind.PULL_OUT)
-        ]
-        for upright in assembly.parts:
-            plates = [h for h in upright.holes if h.use is Use.PLATE]
-            for shelf in flat if plates else ():
-                hit = _hit(upright, plates[0].centres, shelf)
-                if hit is None:
-                    continue
-                letter = assembly.letter
-                text = (
-                    f"{letter}: a hinge at {write(Length(hit))} above the floor meets the {shelf.name} at "
-                    f"{write(Length(shelf.box.low[2]))}; move the shelf, or set it back {write(_DEEP_ENOUGH)}."
-                )
-                yield Snag("hinge.shelf", Level.STOP, text, letter, shelf.length.key)
-                break
-
-
-def _hit(upright: Placed, centres: tuple[tuple[int, int, int], ...], shelf: Placed) -> int | None:
-    touches = shelf.box.low[0] <= upright.box.high[0] and shelf.box.high[0] >= upright.box.low[0]
-    if not touches or shelf.box.low[1] >= upright.box.low[1] + _DEEP_ENOUGH.ticks:
-        return None
-    for _, _, z in centres:
-        if shelf.box.low[2] - _ARM.ticks < z < shelf.box.high[2] + _ARM.ticks:
-            return z
-    return None
-
-
 def drawers_rack(made: Made) -> Iterator[Snag]:
     """A drawer much wider than it is deep racks on its slides; a very low one holds little."""
     write = made.units.write
@@ -139,4 +105,4 @@ def heavy_doors(made: Made) -> Iterator[Snag]:
                 break
 
 
-CHECKS: tuple[Check, ...] = (cups_meet_grooves, plates_meet_shelves, cups_from_the_edge, drawers_rack, heavy_doors)
+CHECKS: tuple[Check, ...] = (cups_meet_grooves, cups_from_the_edge, drawers_rack, heavy_doors)

@@ -131,7 +131,6 @@ class _Builder:
             long = book.named(length, "splash, length", "splash/length")
             y = self.y + depth.length - self.t.length
             self._add(Role(PartKind.SPLASH), "splash", long, wide, (0, 2, 1), (self.x, y, z), shows=Face.FRONT)
-        self.work.buy("screws for the top, from below", 8)
         self.work.sums += [length, depth]
         return self.work
 

@@ -3,15 +3,23 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+from dataclasses import dataclass
+from math import isqrt
+
+from ...assembly.fitting import FittingKind
 from ...assembly.part import Cut, CutKind, Face, Placed
 from ...assembly.role import PartKind, Role
 from ...assembly.solid import Box
+from ...fastening.occupied import Taken
 from ...lengths import ZERO, Length, millimetres
 from ...reckoning import Origin, Reckoned, leaf
 from ..base_feet import Feet
 from ..base_hung import Hung
+from ..bottom import BOTTOM
 from ..kick_notched import NotchedKick
 from ..shell import LEFT, RIGHT, Work
+from ..standing import screw_foot
 from .across import board, turned
 from .corner import Corner
 
@@ -66,7 +74,8 @@ def _notched(corner: Corner, kick: NotchedKick, work: Work) -> Work:
 def _on_feet(corner: Corner, feet: Feet) -> Work:
     shell, book = corner.shell, corner.shell.book
     made = Work(sums=[corner.lines.line])
-    feet.buy(shell, made, FEET)
+    name = feet.buy(shell, made, FEET, corner.lines.floor.length)
+    made.later.append(CornerFeet(corner, name))
     if not feet.kick:
         return made
     setback = book.chosen(feet.setback, "kick board set back", "kick.setback")
@@ -96,3 +105,25 @@ def _board(corner: Corner, offset: int, start: int, width: Reckoned, low: Length
     straight = Placed(Role(PartKind.KICK), "kick board", shell.goods.code, length, width, shell.thickness, (0, 2, 1),
                       (Length(found.first), Length(offset), low), shows=Face.FRONT, stands=stands, cuts=cuts)  # fmt: skip
     return turned(straight, found.ring)
+
+
+@dataclass(frozen=True, slots=True)
+class CornerFeet:
+    """The feet of a corner case, one inside each of its corners."""
+
+    corner: Corner
+    name: str
+
+    def __call__(self, parts: Sequence[Placed], taken: Taken, work: Work) -> None:
+        """Place them under the bottom, and screw them to it."""
+        bottom = next(part for part in parts if part.role == BOTTOM)
+        ring = bottom.footprint
+        middle = sum(x for x, _ in ring) // len(ring), sum(y for _, y in ring) // len(ring)
+        for x, y in ring:
+            long = isqrt((middle[0] - x) ** 2 + (middle[1] - y) ** 2)
+            at = (x + (middle[0] - x) * _INSIDE.ticks // long, y + (middle[1] - y) * _INSIDE.ticks // long)
+            screw_foot(self.corner.shell, FittingKind.FOOT, self.name, bottom, at, taken, work)
+
+
+#: How far inside a corner a foot stands.
+_INSIDE = millimetres(80)

@@ -71,7 +71,6 @@ class _Top:
                   footprint=ring, cuts=(cut,))  # fmt: skip
         if top.splash:
             self._splash(length, depth, z + self.t.length)
-        self.work.buy("screws for the top, from below", 8)
         self.work.buy("counter bolts, two a joint", 4)
         return self.work
 

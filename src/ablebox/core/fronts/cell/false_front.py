@@ -5,12 +5,18 @@ from __future__ import annotations
 
 from dataclasses import dataclass, field
 
+from ...assembly.fitting import FittingKind
+from ...assembly.part import Face
 from ...assembly.role import PartKind
+from ...assembly.solid import Box
 from ...case.fields import check_names, one_of
 from ...case.shell import Work
+from ...lengths import millimetres
 from ..area import Area
+from ..attached import attach, beside
 from ..fit.choice import OwnFit
 from ..fit.same import LikeOthers
+from ..leaf import Leaf
 from ..making.choice import OwnMaking
 from ..making.same import LikeDoors
 from .context import FaceContext
@@ -44,4 +50,29 @@ class FalseFront:
         leaf = face.leaf(area, PartKind.FALSE_FRONT, name, making, level=drawer, made=made)
         work = making.build(face.shell, leaf)
         work.buy("clips for false fronts", 2)
+        self._clip(face, work, leaf, area)
         return work
+
+    def _clip(self, face: FaceContext, work: Work, leaf: Leaf, area: Area) -> None:
+        """Place a clip behind each end, screwed to the front and to the upright beside it."""
+        left, right, low, high = (edge.ticks for edge in area.opening)
+        middle, back, size = (low + high) // 2, leaf.back.ticks, _CLIP.ticks
+        for is_right, x in ((False, left), (True, right)):
+            inward = -1 if is_right else 1
+            at = x + inward * size // 2
+            front = next(
+                (part for part in work.parts if part.role.whole == leaf.role and part.box.high[1] == back
+                 and part.box.low[0] <= at <= part.box.high[0] and part.box.low[2] <= middle <= part.box.high[2]),
+                None,
+            )  # fmt: skip
+            xs = sorted((x, x + inward * size))
+            box = Box((xs[0], back, middle - size // 2), (xs[1], back + size, middle + size // 2))
+            y = max(back, face.shell.front.ticks) + size // 2
+            attach(face, work, FittingKind.CLIP, "clips for false fronts", box, (
+                (front, Face.BACK, [(at, 0, middle)]),
+                (beside(face, is_right, x, middle), Face.LEFT if is_right else Face.RIGHT, [(0, y, middle)]),
+            ))  # fmt: skip
+
+
+#: How large a clip is.
+_CLIP = millimetres(24)

@@ -5,13 +5,19 @@ from __future__ import annotations
 
 from dataclasses import dataclass, field
 
+from ...assembly.fitting import FittingKind
+from ...assembly.part import Face, Placed
 from ...assembly.role import PartKind
+from ...assembly.solid import Box
 from ...case.fields import check_names, one_of
 from ...case.shell import Shell, Work
 from ...hardware import Hardware
+from ...lengths import millimetres
 from ..area import Area
+from ..attached import attach, beside, over
 from ..fit.choice import OwnFit
 from ..fit.same import LikeOthers
+from ..leaf import Leaf
 from ..making.choice import OwnMaking
 from ..making.same import LikeDoors
 from ..weight import weight
@@ -50,10 +56,57 @@ class Flap:
         work = making.build(shell, leaf)
         kilograms = weight(shell.rack, work.parts)
         item, count, why, lacks = _supports(shell, "support-up" if self.way == "up" else "support-down", kilograms)
-        work.buy("hinges for flaps", 2 if area.width.length.mm < 900 else 3)
+        hinges = 2 if area.width.length.mm < 900 else 3
+        work.buy("hinges for flaps", hinges)
         work.buy(item.name, count, why, lacks)
+        self._hang(face, work, leaf, area, hinges, item.name, count)
         face.pulls.on_front(shell, work, making, leaf, "low" if self.way == "up" else "high")
         return work
+
+    def _hang(
+        self, face: FaceContext, work: Work, leaf: Leaf, area: Area, hinges: int, support: str, supports: int
+    ) -> None:
+        """Place hinges along the edge it turns on, and supports at its ends, with their screws."""
+        upper = self.way == "up"
+        left, right, low, high = (edge.ticks for edge in area.opening)
+        edge, back = (high if upper else low), leaf.back.ticks
+        away = -1 if upper else 1
+        for i in range(hinges):
+            x = left + _IN.ticks + (right - left - 2 * _IN.ticks) * i // (hinges - 1)
+            door = self._at(work, leaf, x, edge + away * _ON.ticks, back)
+            level = over(face, upper, edge, x)
+            half, reach = _WIDE.ticks // 2, _DEEP.ticks
+            heights = sorted((edge, edge + away * reach))
+            box = Box((x - half, back, heights[0]), (x + half, back + reach, heights[1]))
+            off = half // 2
+            attach(face, work, FittingKind.FLAP_HINGE, "hinges for flaps", box, (
+                (door, Face.BACK, [(x + by, 0, edge + away * _ON.ticks) for by in (-off, off)]),
+                (level, Face.BOTTOM if upper else Face.TOP, [(x + by, face.shell.front.ticks + _ON.ticks, 0) for by in (-off, off)]),
+            ))  # fmt: skip
+        middle = (low + high) // 2
+        for is_right, x in ((False, left), (True, right))[: min(2, supports)]:
+            upright = beside(face, is_right, x, middle)
+            inward = -1 if is_right else 1
+            xs = sorted((x, x + inward * _WIDE.ticks // 2))
+            box = Box((xs[0], back, middle - _DEEP.ticks), (xs[1], back + 2 * _DEEP.ticks, middle + _DEEP.ticks))
+            y = face.shell.front.ticks + _DEEP.ticks
+            door = self._at(work, leaf, x + inward * _ON.ticks, middle, back)
+            attach(face, work, FittingKind.FLAP_SUPPORT, support, box, (
+                (upright, Face.LEFT if is_right else Face.RIGHT, [(0, y, middle + by) for by in (-_ON.ticks, _ON.ticks)]),
+                (door, Face.BACK, [(x + inward * _ON.ticks, 0, middle)]),
+            ))  # fmt: skip
+
+    def _at(self, work: Work, leaf: Leaf, x: int, z: int, back: int) -> Placed | None:
+        """Return the part of the flap whose back is at a place."""
+        return next(
+            (part for part in work.parts if part.role.whole == leaf.role and part.box.high[1] == back
+             and part.box.low[0] <= x <= part.box.high[0] and part.box.low[2] <= z <= part.box.high[2]),
+            None,
+        )  # fmt: skip
+
+
+#: Hinges of flaps: how far in from its ends, how far from its edge they are screwed on, how wide and deep they are.
+_IN, _ON, _WIDE, _DEEP = millimetres(100), millimetres(16), millimetres(60), millimetres(30)
 
 
 def _supports(shell: Shell, kind: str, kilograms: float) -> tuple[Hardware, int, str, str]:

@@ -1,0 +1,165 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""What the proof of hardware and fasteners finds, each in one sentence with its numbers."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Iterator
+from dataclasses import replace
+
+from ..assembly.part import Assembly
+from ..assembly.proof import Fault, Finding
+from ..assembly.role import PartKind, Role
+from ..assembly.uses import Use
+from ..cabinet.design import Case
+from ..cabinet.places import at, put
+from ..case.inside.layout import Rows
+from ..case.inside.shelves_on_pins import PinShelves
+from ..lengths import TICKS_PER_MM, Length, millimetres
+from ..project.choices import choice
+from ..shop.made import Made
+from ..units import Units
+from .snag import Check, Fix, Level, Snag
+
+#: Behind this a shelf clears a hinge.
+_CLEAR = millimetres(70)
+
+
+def not_sound(made: Made) -> Iterator[Snag]:
+    """Fasteners and hardware that cannot be as they are; each kind once for a case."""
+    for case, assembly in zip(made.project.cases, made.assemblies, strict=True):
+        told: set[tuple[Fault, str, Use | None]] = set()
+        for finding in made.findings(case.letter):
+            if finding.fault is Fault.AIR and not (finding.fitting and finding.fitting.holds):
+                # What it would hang on is told by what the case wants.
+                continue
+            about = (finding.fault, finding.roles[0].whole.kind.value if finding.roles else "", finding.use)
+            if about in told:
+                continue
+            told.add(about)
+            sentence = _SENTENCES[finding.fault](assembly, finding, made.units)
+            key = _KEYS[finding.use] if finding.fault is Fault.CUP and finding.use in _KEYS else ""
+            yield Snag(
+                f"proof.{finding.fault.value}", Level.STOP, f"{case.letter}: {sentence}", case.letter,
+                f"{case.letter}/{key}" if key else "", _offer(made, case, finding),
+            )  # fmt: skip
+
+
+_KEYS = {Use.CUP: "fronts.hinge.depth"}
+
+
+def _name(assembly: Assembly, role: Role) -> str:
+    return next((part.name for part in assembly.parts if part.role == role), str(role.kind.stem))
+
+
+def _size(mm: float, units: Units) -> str:
+    return units.write(Length(round(max(mm, 0.0) * TICKS_PER_MM)), True)
+
+
+def _screw(finding: Finding, units: Units) -> str:
+    """Name a fastener, and the number its length follows from."""
+    if finding.fastener is None:
+        return finding.use.words if finding.use is not None else "a hole"
+    return f"{finding.fastener.name} ({finding.fastener.why})" if finding.fastener.why else finding.fastener.name
+
+
+def _tip(assembly: Assembly, finding: Finding, units: Units) -> str:
+    where = _name(assembly, finding.roles[0])
+    screw = _screw(finding, units)
+    if finding.have <= 0:
+        return f"the tip of {screw} comes out of the {where}; take shorter ones, or thicker stock."
+    return (
+        f"the tip of {screw} ends {_size(finding.have, units)} from a face of the {where} and wants {_size(finding.need, units)}; "
+        "take shorter ones, or thicker stock."
+    )
+
+
+def _stray(assembly: Assembly, finding: Finding, units: Units) -> str:
+    return f"{_screw(finding, units)} runs where the {_name(assembly, finding.roles[0])} is; move one of them."
+
+
+def _meet(assembly: Assembly, finding: Finding, units: Units) -> str:
+    screw, where = _screw(finding, units), _name(assembly, finding.roles[0])
+    if finding.have <= 0:
+        return f"{screw} meets something else in the {where}; move one of them."
+    return f"{screw} and what is beside it in the {where} leave {_size(finding.have, units)} of wood between them; move one of them."
+
+
+def _hole(assembly: Assembly, finding: Finding, units: Units) -> str:
+    what = finding.use.words if finding.use is not None else "holes"
+    return (
+        f"{what} leave {_size(finding.have, units)} of the {_name(assembly, finding.roles[0])}; bore them shallower, or use "
+        "thicker stock."
+    )
+
+
+def _cup(assembly: Assembly, finding: Finding, units: Units) -> str:
+    return (
+        f"cups leave {_size(finding.have, units)} of the {_name(assembly, finding.roles[0])} and want {_size(2.5, units)}: the drill's "
+        "point comes through the face. Use thicker doors or shallower cups."
+    )
+
+
+def _air(assembly: Assembly, finding: Finding, units: Units) -> str:
+    where = _name(assembly, finding.roles[0])
+    return f"{finding.fitting.name if finding.fitting else 'hardware'} finds wood for {int(finding.have)} of 2 screws in the {where}; move it, or make that larger."
+
+
+def _pins(assembly: Assembly, finding: Finding, units: Units) -> str:
+    return (
+        f"the {_name(assembly, finding.roles[0])} stands on {int(finding.have)} pins and wants {int(finding.need)}; set it back less, "
+        "or move the rows of holes."
+    )
+
+
+def _hinge(assembly: Assembly, finding: Finding, units: Units) -> str:
+    box = finding.fitting.box if finding.fitting is not None else None
+    level = units.write(Length((box.low[2] + box.high[2]) // 2)) if box is not None else ""
+    return (
+        f"a hinge at {level} above the floor meets the {_name(assembly, finding.roles[0])}; move it, or set it back "
+        f"{units.write(_CLEAR)}."
+    )
+
+
+def _clash(assembly: Assembly, finding: Finding, units: Units) -> str:
+    what = finding.fitting.name if finding.fitting is not None else "hardware"
+    return f"{what} would stand where the {_name(assembly, finding.roles[0])} is; move one of them."
+
+
+_SENTENCES: dict[Fault, Callable[[Assembly, Finding, Units], str]] = {
+    Fault.TIP: _tip, Fault.STRAY: _stray, Fault.MEET: _meet, Fault.HOLE: _hole, Fault.CUP: _cup, Fault.AIR: _air,
+    Fault.PINS: _pins, Fault.HINGE: _hinge, Fault.CLASH: _clash,
+}  # fmt: skip
+
+
+def _offer(made: Made, case: Case, finding: Finding) -> Fix | None:
+    if finding.fault is Fault.HINGE:
+        return _set_back(made, case, finding.roles[0])
+    if finding.fault is Fault.CUP:
+        found = choice(made.project, f"{case.letter}/fronts.hinge.depth")
+        if found is not None and found.value is not None:
+            less = Length(found.value.ticks - round((finding.need - finding.have + 0.1) * TICKS_PER_MM))
+            if less > millimetres(9):
+                return Fix("Bore the cups shallower", found.put(less))
+    return None
+
+
+def _set_back(made: Made, case: Case, role: Role) -> Fix | None:
+    """Return the fix that sets a shelf back behind the hinges."""
+    path = "inside" + "".join(f".bays.{step - 1}" for step in role.number[:-1])
+    clear = made.units.usual(_CLEAR)
+    if role.kind is PartKind.FIXED_SHELF:
+        rows = at(case, path)
+        if isinstance(rows, Rows):
+            i = role.number[-1] - 1
+            setbacks = (*rows.setbacks[:i], clear, *rows.setbacks[i + 1 :])
+            changed = put(case, path, replace(rows, setbacks=setbacks))
+            return Fix(f"Set the fixed shelf back {made.units.write(clear)}", made.project.with_case(changed))
+    if role.kind is PartKind.SHELF:
+        for i, fitting in enumerate(getattr(at(case, path), "fittings", ())):
+            if isinstance(fitting, PinShelves):
+                changed = put(case, f"{path}.fittings.{i}", replace(fitting, setback=clear, setbacks=()))
+                return Fix(f"Set the shelves back {made.units.write(clear)}", made.project.with_case(changed))
+    return None
+
+
+CHECKS: tuple[Check, ...] = (not_sound,)
