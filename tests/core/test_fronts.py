@@ -186,7 +186,9 @@ class WorkedByHand(unittest.TestCase):
     def test_packers_slides_and_pulls_are_counted(self) -> None:
         bought = dict(built(True, fit=Overlay(), face=Stack((D, D), (None, None))).hardware)
         self.assertEqual(bought["side-mount slides 22 in, pairs"], 2)
-        self.assertEqual(bought["packers 3/4 in thick behind the left stile"], 2)
+        assembly = built(True, fit=Overlay(), face=Stack((D, D), (None, None)))
+        for role in ("drawer.1.packer.left", "drawer.2.packer.right"):
+            self.assertEqual(assembly.part(role).width.length, inches("3/4"))
         self.assertEqual(bought["pulls, holes 96 mm apart"], 4)  # over 24 in wide: two each, a third of half of it
         self.assertEqual(bought["screws for fronts 1 in"], 8)
 
@@ -334,9 +336,16 @@ class Snags(unittest.TestCase):
         self.assertIn("1 1/2 before the panel", snag.sentence)
 
     def test_hinge_and_shelf(self) -> None:
-        low = Rows((Bay(), Bay()), (inches("3 1/4"), None), (ZERO,))
-        self.assertTrue(self.found("hinge.shelf", low))
-        self.assertEqual(self.found("hinge.shelf", Rows((Bay(), Bay()), (None, None), (ZERO,))), [])
+        """A hinge moves off a fixed shelf that stands where it would be; both doors' cups go with it."""
+        usual, low = built(), Rows((Bay(), Bay()), (inches("3 1/4"), None), (ZERO,))
+        moved = built(inside=low)
+        self.assertEqual(self.found("proof.hinge", low), [])
+        levels = [
+            sorted(z for h in assembly.part("door.left").holes if h.use is Use.CUP for _, _, z in h.centres)
+            for assembly in (usual, moved)
+        ]
+        self.assertNotEqual(levels[0][0], levels[1][0])
+        self.assertEqual(levels[0][1], levels[1][1])
 
     def test_drawers_that_rack_and_flaps(self) -> None:
         project = new_project()

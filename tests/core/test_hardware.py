@@ -131,7 +131,8 @@ class Hinges(unittest.TestCase):
         # Opening 22 1/2, packed 1 in at the left, slides of 1/2: 20 1/2; each share of 29 less 1/2 twice.
         numbers = {number.key: number.length for number in assembly.sums}
         self.assertEqual(numbers["A/inner.1/width"], inches("20 1/2"))
-        self.assertEqual(assembly.hardware["packers 1 in thick behind the left hinges"], 3)
+        for number in (1, 2, 3):
+            self.assertEqual(assembly.part(f"inner.{number}.packer.left").width.length, inches(1))
 
 
 class TheRest(unittest.TestCase):

@@ -15,7 +15,7 @@ from .runners import SLACK, Hanging, Runner, case_screws, chosen, face_of, hole_
 from .shell import Work
 
 #: Of slides under a box: how wide runners are, how deep locks; where hooks go into the back, and notches for the runners.
-_RUNNER, _LOCK, _NOTCH = millimetres(18), millimetres(60), millimetres(35)
+_RUNNER, _LOCK, _NOTCH, _MEMBER = millimetres(18), millimetres(60), millimetres(35), millimetres(2)
 _HOOK, _HOOK_UP, _HOOK_HOLE, _HOOK_DEEP = millimetres(7), millimetres(11), millimetres(6), millimetres(10)
 
 
@@ -42,6 +42,8 @@ def hang_under(hanging: Hanging, work: Work, runner: Runner, bottom: Placed, sid
         found = upright(hanging.parts, runner, left, mount)
         inner = sides[side].box.high[0] if left else sides[side].box.low[0]
         under = bottom.box.low[2]
+        # Under a bottom that lies below its sides the members lie one in the other.
+        high = min(runner.heights[1], under - _MEMBER.ticks)
         reach = inner + (_RUNNER.ticks if left else -_RUNNER.ticks)
         y0, y1 = runner.front, runner.front + runner.item.length.ticks
         carries: Placed | None = None
@@ -56,17 +58,17 @@ def hang_under(hanging: Hanging, work: Work, runner: Runner, bottom: Placed, sid
             carries = packer(hanging, work, runner, side, found, gap) if gap > SLACK else found
             case_screws(hanging, work, runner, side, found, carries)
         outer = face_of(carries, left) if carries is not None else mount
-        low, high = runner.heights
+        low = runner.heights[0]
         holds = (carries.role,) if carries is not None else ()
         case = Box((min(outer, reach), y0, low), (max(outer, reach), y1, high))
         work.fittings.append(Fitting(FittingKind.SLIDE_CASE, runner.item.name, case, holds))
         x0, x1 = min(inner, reach), max(inner, reach)
         behind = front.box.high[1]
-        member = Box((x0, behind, min(high, under)), (x1, max(y1, behind + 1), under))
+        member = Box((x0, behind, high), (x1, max(y1, behind + 1), under))
         work.fittings.append(Fitting(FittingKind.SLIDE_BOX, runner.item.name, member, (bottom.role,)))
-        lock = Box((x0, front.box.high[1], min(high, under)), (x1, front.box.high[1] + _LOCK.ticks, under))
+        lock = Box((x0, front.box.high[1], high), (x1, front.box.high[1] + _LOCK.ticks, under))
         work.fittings.append(Fitting(FittingKind.SLIDE_LOCK, runner.item.name, lock, (bottom.role, front.role)))
-        _locked(hanging, work, front, (x0 + x1) // 2, (min(high, under) + under) // 2)
+        _locked(hanging, work, front, (x0 + x1) // 2, (high + under) // 2)
         hook = inner + (_HOOK.ticks if left else -_HOOK.ticks)
         z = max(back.box.low[2], under) + _HOOK_UP.ticks
         work.bore(back.role, Face.BACK, Use.SLIDE_REAR, _HOOK_HOLE, min(_HOOK_DEEP, back.thickness.length - METAL),

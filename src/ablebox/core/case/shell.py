@@ -254,8 +254,14 @@ class Work:
     ) -> None:
         """Bore holes into a face of a part; centres are (x, y, z)."""
         points = tuple((x.ticks, y.ticks, z.ticks) for x, y, z in centres)
-        if points:
-            self.holes.setdefault(role, []).append(Holes(use, face, diameter, depth, points))
+        if not points:
+            return
+        kept = self.holes.setdefault(role, [])
+        for i, other in enumerate(kept if use is not Use.PIN else ()):
+            if (other.use, other.face, other.diameter, other.depth) == (use, face, diameter, depth):
+                kept[i] = replace(other, centres=other.centres + points)
+                return
+        kept.append(Holes(use, face, diameter, depth, points))
 
     def bore_both_sides(self, use: Use, diameter: Length, depth: Length, centres: list[tuple[Length, Length]]) -> None:
         """Bore the same holes into the inner faces of both sides; centres are (y, z)."""

@@ -48,11 +48,13 @@ def solid(part: Placed, axis: int, at: Point, start: int, end: int, radius: int)
         and low[two] <= b - radius and b + radius <= high[two]
     ):  # fmt: skip
         return False
-    if not (part.outline or part.footprint or part.tilt) and not any(
+    if any(
         g.low[axis] < end and start < g.high[axis] and g.low[one] < a + radius and a - radius < g.high[one]
         and g.low[two] < b + radius and b - radius < g.high[two]
         for g in part.gaps
     ):  # fmt: skip
+        return False
+    if not (part.outline or part.footprint or part.tilt):
         return True
     aslant = radius * 5 // 7 + 1
     for by_one, by_two in (

@@ -59,8 +59,8 @@ class HangingRod:
         around = max(radius, _SOCKET)
         y, z = space.back - self.behind, space.top.length - self.drop
         for room, what in (
-            (self.drop - radius, "room above the rod"),
-            (z - radius - space.bottom.length, "room below the rod"),
+            (self.drop - around, "room above the rod's sockets"),
+            (z - around - space.bottom.length, "room below the rod's sockets"),
             (self.behind - radius, "room behind the rod"),
             (y - around - space.front, "room before the rod's sockets"),
         ):

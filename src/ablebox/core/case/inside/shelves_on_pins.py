@@ -102,7 +102,10 @@ class PinShelves:
             )
         levels = self.levels(space, holes)
         work = self._shelves(space, path, levels)
-        centres: list[tuple[Length, ...]] = [(ZERO, y, z) for y in lines for z in holes]
+        radius = self.hole.ticks // 2
+        centres: list[tuple[Length, ...]] = [
+            (ZERO, y, z) for y in lines for z in holes if (y.ticks, z.ticks, radius) not in space.bored
+        ]
         for role, face in ((space.left, Face.RIGHT), (space.right, Face.LEFT)):
             work.bore(role, face, Use.PIN, self.hole, self._deep(shell, role), centres)
         item = self.buy(shell, work)
@@ -136,12 +139,13 @@ class PinShelves:
         return min(self.hole_depth, (shell.thickness.length - _BETWEEN).share(2)[0])
 
     def _clear(self, space: Space, lines: list[Length], z: Length) -> bool:
-        """Whether a row of holes runs into none that another fitting of the bay has bored."""
-        reach = self.hole.ticks // 2 + _BETWEEN.ticks
+        """Whether a row of holes runs into none that another fitting of the bay has bored; it may share them."""
+        radius = self.hole.ticks // 2
         return not any(
-            (y.ticks - b) ** 2 + (z.ticks - c) ** 2 < (reach + radius) ** 2
+            (y.ticks, z.ticks, radius) not in space.bored
+            and (y.ticks - b) ** 2 + (z.ticks - c) ** 2 < (radius + _BETWEEN.ticks + other) ** 2
             for y in lines
-            for b, c, radius in space.bored
+            for b, c, other in space.bored
         )
 
     def pin(

@@ -20,8 +20,6 @@ from ...reckoning import Origin, leaf
 from ..drawer.slides import HungBox, Undermount
 from .context import FaceContext
 
-_IN_GROOVES = "Slides under the box want its bottom in a groove."
-
 
 @dataclass(frozen=True, slots=True)
 class BoxPlace:
@@ -102,7 +100,7 @@ def hang_box(
     shell.need(height.length, inches("1 3/4"), "drawer box, height", "Make its front higher.")
     z = place.low + below.length
     if isinstance(slides, Undermount):
-        shell.need(ZERO if box.bottom == "under" else inches(1), inches(1), "bottom of the drawer box", _IN_GROOVES)
+        # The groove stands as far up as the runners under the bottom are high.
         box = replace(box, up=slides.recess)
     work.add(box.build(shell, role, "drawer", (x, place.front, z), width, depth, height))
     work.sums += [opening, opening_high, width, height, depth, below, above]

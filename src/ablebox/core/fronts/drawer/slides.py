@@ -109,7 +109,7 @@ class Undermount:
     def hang(self, hanging: Hanging, work: Work, box: HungBox) -> None:
         """Place the slides: runners between the box's sides, their flanges right below the box."""
         sides, high = box.sides, box.item.members[0].ticks
-        low = sides[Side.LEFT].box.low[2] - high
+        low = min(sides[Side.LEFT].box.low[2], box.part(PartKind.BOX_BOTTOM).box.low[2]) - high
         runner = Runner(
             box.role, box.item, box.open_left, box.open_right, box.left, box.right, box.front, low, box.place
         )
