@@ -114,10 +114,22 @@ def _slot(drawing: Drawing, bench: _Bench, slot: Slot) -> None:
 
 
 def _holes(drawing: Drawing, bench: _Bench, row: HoleRow) -> None:
-    y, _ = bench.ys(row.across)
     for at in row.at:
-        x = bench.length - at.mm if row.edge is bench.right else at.mm
+        if row.edge is bench.left or row.edge is bench.right:
+            y, _ = bench.ys(row.across)
+            x = bench.length - at.mm if row.edge is bench.right else at.mm
+        else:
+            x, _ = bench.xs(row.across)
+            y = bench.width - at.mm if row.edge is bench.above else at.mm
         drawing.add(Circle(x, y, row.diameter.mm / 2, "card", "ink", 1.1))
+        if row.toward is not None:
+            ends = {
+                bench.left: (0.0, y),
+                bench.right: (bench.length, y),
+                bench.below: (x, 0.0),
+                bench.above: (x, bench.width),
+            }
+            drawing.add(Path(((x, y), ends[row.toward]), "ink", 1.6))
 
 
 def _band(drawing: Drawing, bench: _Bench, edge: Face, run: float) -> None:
@@ -154,12 +166,16 @@ def _positions(drawing: Drawing, bench: _Bench, part: Part, units: Units) -> Non
                 y0, y1 = _from_edge(item.across.start.mm, bench.width, item.across.edge is bench.above)
                 drawing.add(Dimension(False, y0, y1, bench.length, beside, units.write(item.across.start)))
                 beside += 1.1
-    rows = [item for item in part.machining if isinstance(item, HoleRow) and item.use is not Use.PLATE]
+    rows = [item for item in part.machining if isinstance(item, HoleRow) and item.use in _MEASURED]
     if rows:
         first = rows[0]
         drawing.add(Dimension(True, 0, first.at[0].mm, 0, below, units.write(first.at[0])))
         y0, y1 = _from_edge(first.across.start.mm, bench.width, first.across.edge is bench.above)
         drawing.add(Dimension(False, y0, y1, bench.length, beside, units.write(first.across.start)))
+
+
+#: Holes whose first place is dimensioned; the others follow from a jig, or are told in words.
+_MEASURED = (Use.PIN, Use.CUP, Use.PULL, Use.THROUGH, Use.SLIDE, Use.ROD)
 
 
 def _from_edge(distance: float, size: float, far: bool) -> tuple[float, float]:

@@ -37,6 +37,8 @@ _TWO_ROWS = inches(4)
 #: On wood wider than this a fastener may stand beside the middle.
 _MOVES_ASIDE = millimetres(14)
 _STEP = inches("1/4")
+#: What dowels take the place of where it finds no room.
+_BY_DOWELS = (Way.POCKET, Way.SCREWS, Way.CONNECTORS, Way.BISCUITS)
 #: The least from the ends of a joint to which a fastener may be moved.
 _ENDS = inches("3/8")
 #: Members under this are driven at a quarter of their width.
@@ -114,11 +116,14 @@ class Layer:
         way = suited(joint.way, Length(found.length))
         if way in (Way.SCREWS, Way.CONNECTORS) and not joint.apart and self._closed(found):
             way = Way.DOWELS
+        if way is Way.DOWELS and joint.spacing is Spacing.COUNTER:
+            # A counter is screwed on from below; where there is no room for a screw others hold it.
+            return
         pitch = self._pitch(joint)
         count = 0
         for at in self._rows(joint, way, found, pitch):
             fitted = self._fit(joint, way, found, at)
-            if fitted is None and way in (Way.POCKET, Way.SCREWS, Way.CONNECTORS, Way.BISCUITS):
+            if fitted is None and way in _BY_DOWELS and joint.spacing is not Spacing.COUNTER:
                 fitted = self._fit(joint, Way.DOWELS, found, at)
             if fitted is not None:
                 self._keep(joint, fitted)

@@ -101,6 +101,7 @@ def _machining(item: Machining) -> dict[str, Any]:
             "across": _stretch(item.across),
             "from_edge": item.edge.words,
             "at": [mm(at) for at in item.at],
+            "toward": item.toward.words if item.toward is not None else "",
         }
     return {
         "kind": item.kind.value,

@@ -69,7 +69,7 @@ class Slot:
 
 @dataclass(frozen=True, slots=True)
 class HoleRow:
-    """Holes on one line along the part's length.
+    """Holes on one line: along the part's length on a face, along an edge in it, along an end for pockets bored towards it.
 
     Args:
         use: what they are for.
@@ -80,6 +80,9 @@ class HoleRow:
         edge: the edge from which ``at`` is measured.
         at: centres, nearest first.
         through: whether they go right through.
+        toward: the end pockets are bored towards; ``None`` for holes square to their face.
+        stock: thickness of the part, which a pocket's stop is set by.
+        end: whether pockets go into an end of the part, not into an edge along it.
     """
 
     use: Use
@@ -90,6 +93,9 @@ class HoleRow:
     edge: Face
     at: tuple[Length, ...]
     through: bool = False
+    toward: Face | None = None
+    stock: Length = ZERO
+    end: bool = False
 
     @property
     def pitch(self) -> Length | None:
@@ -113,7 +119,8 @@ def machining(part: Placed) -> tuple[Machining, ...]:
                 continue
             tenons.add(end)
         slots.append(_slot(part, cut))
-    rows = [row for holes in part.holes for row in _rows(part, holes)]
+    # What is bored through other parts once they are clamped together is no work on this one.
+    rows = [row for holes in part.holes if holes.use is not Use.PILOT for row in _rows(part, holes)]
     return (*slots, *rows)
 
 
@@ -149,24 +156,37 @@ def _slot(part: Placed, cut: Cut) -> Slot:
 
 
 def _rows(part: Placed, holes: Holes) -> list[HoleRow]:
-    along, across, _ = part.axes
+    run, line_axis = _directions(part, holes)
     lines: dict[int, list[int]] = {}
     for centre in holes.centres:
-        lines.setdefault(centre[across], []).append(centre[along])
-    low = part.box.span(along)[0]
+        lines.setdefault(centre[line_axis], []).append(centre[run])
+    low = part.box.span(run)[0]
     return [
         HoleRow(
             use=holes.use,
             face=holes.face,
             diameter=holes.diameter,
             depth=holes.depth,
-            across=_stretch(part, across, line, line),
-            edge=_FACES[(along, -1)],
+            across=_stretch(part, line_axis, line, line),
+            edge=_FACES[(run, -1)],
             at=tuple(Length(at - low) for at in sorted(centres)),
-            through=holes.depth >= part.thickness.length,
+            through=holes.depth >= Length(part.box.high[holes.face.axis] - part.box.low[holes.face.axis]),
+            toward=holes.toward,
+            stock=part.thickness.length,
+            end=holes.toward is not None and holes.toward.axis == part.axes[0],
         )
         for line, centres in sorted(lines.items())
     ]
+
+
+def _directions(part: Placed, holes: Holes) -> tuple[int, int]:
+    """Return the axis a row of holes runs along, and the one across it on their face."""
+    along, across, through = part.axes
+    if holes.toward is not None and holes.face.axis != holes.toward.axis:
+        return 3 - holes.face.axis - holes.toward.axis, holes.toward.axis
+    if holes.face.axis == through:
+        return along, across
+    return (across if holes.face.axis == along else along), through
 
 
 def aslant(outline: tuple[tuple[Length, Length], ...]) -> Length:

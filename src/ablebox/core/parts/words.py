@@ -127,12 +127,31 @@ _ONE = {Use.THROUGH: "hole right through"}
 
 
 def _row(row: HoleRow, units: Units) -> str:
+    if row.use is Use.POCKET and row.toward is not None:
+        return _pockets(row, units)
     line = f"{units.write(row.across.start)} from the {row.across.edge.words} edge"
     deep = "right through" if row.through else f"× {drill(row.depth, units)} deep"
-    name = hole_words(row.use, len(row.at))
-    size = f"{name}, {drill(row.diameter, units)} {deep}, {line}"
+    size = f"{hole_words(row.use, len(row.at))}, {drill(row.diameter, units)} {deep}{_MORE.get(row.use, '')}, {line}"
     if row.pitch is not None:
         first = f"first {units.write(row.at[0])} from the {row.edge.words} edge"
         return f"{len(row.at)} {size}: {first}, every {units.write(row.pitch)}"
-    places = ", ".join(units.write(at) for at in row.at)
-    return f"{len(row.at)} {size}: {places} from the {row.edge.words} edge"
+    return f"{len(row.at)} {size}: {_places(row, units)}"
+
+
+#: What else is done to holes of a use.
+_MORE = {
+    Use.CLEARANCE: ", countersunk, piloted 3 mm into what is behind once clamped",
+    Use.CONNECTOR: ", stepped, 5 mm into what is behind once clamped",
+}
+
+
+def _pockets(row: HoleRow, units: Units) -> str:
+    """Tell pockets by the end they go into and the stock the jig is set for."""
+    assert row.toward is not None
+    name = hole_words(row.use, len(row.at))
+    jig = f"set for {units.write(row.stock)} stock"
+    return f"{len(row.at)} {name} from the {row.face.words} face into the {row.toward.words} {'end' if row.end else 'edge'}, {jig}: {_places(row, units)}"
+
+
+def _places(row: HoleRow, units: Units) -> str:
+    return f"{', '.join(units.write(at) for at in row.at)} from the {row.edge.words} edge"

@@ -31,6 +31,13 @@ _OUTSIDE = {"width": "width", "height": "height", "depth": "depth"}
 _LISTED = {"widths": "width of bay", "heights": "height of row", "setbacks": "set back of shelf"}
 
 _THIN = millimetres("0.1")
+#: The shop's pitches, each with what it is.
+PITCHES = {
+    "joint": "fasteners along a joint", "ends": "first and last from its ends", "back_edge": "brads along a back's edges",
+    "back_field": "brads in a back's field", "panel": "panels screwed face to face", "frame": "face frame on its case",
+    "counter": "counter, from below", "base": "case on its base frame",
+}  # fmt: skip
+_CLOSEST = millimetres(12)
 #: Numbers of the saw: words, and whether it may be left open.
 _SAW = {
     "kerf": ("kerf", False), "trim": ("trim", False), "opens": ("how far the fence opens", True),
@@ -55,9 +62,19 @@ def choice(project: Project, key: str) -> Choice | None:
         return hardware_choice(project, key, *rest.rpartition("/")[::2])
     if head == "saw" and rest in _SAW:
         return _saw_choice(project, key, rest)
+    if head == "pitch" and rest in PITCHES:
+        return _pitch_choice(project, key, rest)
     if head in {case.letter for case in project.cases}:
         return _case_choice(project, key, head, rest)
     return None
+
+
+def _pitch_choice(project: Project, key: str, name: str) -> Choice:
+    rack = project.rack
+    return Choice(
+        key, PITCHES[name], getattr(rack.pitches, name), _CLOSEST,
+        lambda value: replace(project, rack=replace(rack, pitches=replace(rack.pitches, **{name: value}))),
+    )  # fmt: skip
 
 
 def _saw_choice(project: Project, key: str, name: str) -> Choice:

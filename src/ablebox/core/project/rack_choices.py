@@ -18,6 +18,8 @@ from .choice import Choice
 from .rack_edits import rows_of, with_band, with_hardware, with_row, with_stock
 from .tree import Project
 
+#: The figures of a slide's members, in their order.
+MEMBERS = {"high": "height", "line": "holes above the lower edge", "first": "first hole", "pitch": "hole to hole"}
 _THIN = millimetres("0.1")
 #: What is set by each thickness, and what it is called.
 _THICKNESSES = {"thickness": ("measured", "measured thickness"), "nominal": ("nominal", "nominal thickness")}
@@ -68,8 +70,13 @@ def hardware_choice(project: Project, key: str, name: str, what: str) -> Choice 
     """Return the choice behind a figure of an item of hardware; ``None`` if there is none."""
     known = (*project.rack.hardware, *usual(project.units.system))
     item = next((row for row in known if row.name == name), None)
-    if item is None or what not in ("size", "takes"):
+    if item is None or what not in ("size", "takes", *MEMBERS):
         return None
+    if what in MEMBERS:
+        value = item.members[list(MEMBERS).index(what)]
+        return Choice(
+            key, f"{MEMBERS[what]} of {name}", value, _THIN, lambda new: with_hardware(project, name, **{what: new})
+        )
     words, value = getattr(KINDS[item.kind], what), getattr(item, what)
     if not words or value is None:
         return None

@@ -3,11 +3,12 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
 from dataclasses import replace
 from typing import Any
 
 from ..hardware import Hardware, usual
-from ..lengths import ZERO, inches, millimetres
+from ..lengths import ZERO, Length, inches, millimetres
 from ..stock import Board, BoardGoods, Goods, Rack, SawStyle, Sheet
 from ..units import System
 from .tree import Project, first_boards, first_rack, named_stock
@@ -145,6 +146,11 @@ def with_hardware_price(project: Project, name: str, price: int | None) -> Proje
 def with_saw(project: Project, **changes: Any) -> Project:
     """Return the project with the saw changed."""
     return _with_rack(project, saw=replace(project.rack.saw, **changes))
+
+
+def with_blocks(project: Project, blocks: Iterable[Length]) -> Project:
+    """Return the project with these spacer blocks kept, the shortest first, each once."""
+    return _with_rack(project, blocks=tuple(sorted(set(blocks))))
 
 
 def with_saw_style(project: Project, style: SawStyle) -> Project:

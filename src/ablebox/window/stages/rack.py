@@ -13,6 +13,7 @@ from ...core.stock import Rack
 from ..desk import Desk
 from ..widgets.length_field import LengthField
 from .rack_cards import BandsCard, BoardsCard, SheetsCard
+from .rack_fastening import FasteningCard
 from .rack_hardware import CatalogueCard, TakenCard
 from .rack_saw import SawCard
 
@@ -48,7 +49,8 @@ class RackPanel(QScrollArea):
             rack_edits.used_codes(project),
             [dict(assembly.hardware) for assembly in self._desk.document.made.assemblies],
             reasons(self._desk.document.made),
-            [(h.name, h.kind, h.carries, h.angle, h.price) for h in rack.hardware],
+            [(h.name, h.kind, h.carries, h.angle, h.price, h.packet) for h in rack.hardware],
+            rack.blocks,
             self._kind,
             project.units.system,
         )
@@ -70,6 +72,7 @@ class RackPanel(QScrollArea):
             column.addWidget(BoardsCard(self._desk, boards))
         column.addWidget(BandsCard(self._desk))
         column.addWidget(SawCard(self._desk))
+        column.addWidget(FasteningCard(self._desk))
         column.addWidget(TakenCard(self._desk))
         catalogue = CatalogueCard(self._desk, self._kind)
         catalogue.kinds.activated.connect(lambda _: self._show_kind(catalogue.kinds.currentData()))

@@ -7,11 +7,12 @@ from functools import partial
 
 from PyQt6.QtCore import Qt
 from PyQt6.QtGui import QIntValidator
-from PyQt6.QtWidgets import QComboBox, QLineEdit, QPushButton, QWidget
+from PyQt6.QtWidgets import QComboBox, QHBoxLayout, QLineEdit, QPushButton, QWidget
 
 from ...core.hardware import KINDS, Hardware
 from ...core.paper.buying import hardware, reasons
 from ...core.project import rack_edits
+from ...core.project.rack_choices import MEMBERS
 from ..desk import Desk
 from ..widgets.length_field import FIELD_WIDTH
 from ..widgets.words import Words
@@ -71,12 +72,24 @@ class CatalogueCard(Card):
             self._item(i, item)
         self.grid.setColumnStretch(0, 1)
         words = "Add one" if items else "Add the first one"
-        self.buttons(len(items) + 2, 7, [("add-hardware", words, self._add)])
+        self.buttons(2 * len(items) + 3, 7, [("add-hardware", words, self._add)])
 
     def _captions(self) -> list[str]:
         kind, unit = KINDS[self.kind], self.project.units.weight[0]
-        figures = (kind.size, kind.takes, f"{kind.carries}, {unit}" if kind.carries else "")
-        return ["name", *(words for words in figures if words), *(["opens, °"] if kind.angle else []), "price of one"]
+        figures = (
+            kind.size,
+            kind.takes,
+            *(MEMBERS.values() if kind.member else ()),
+            f"{kind.carries}, {unit}" if kind.carries else "",
+        )
+        rest = ["opens, °"] if kind.angle else []
+        return [
+            "name",
+            *(words for words in figures if words),
+            *rest,
+            "price of one",
+            *([] if kind.member else ["in a packet"]),
+        ]
 
     def _item(self, row: int, item: Hardware) -> None:
         kind = KINDS[item.kind]
@@ -93,11 +106,30 @@ class CatalogueCard(Card):
         if kind.angle:
             cells.append(self._number(row, item, "angle", "opens", 1))
         cells.append(self.price(f"price:item:{row}", item.price, partial(self._put, item.name, "price")))
+        if not kind.member:
+            cells.append(self._number(row, item, "packet", "in a packet", 1))
         remove = QPushButton("Remove")
         remove.setObjectName(f"remove-hardware:{row}")
         remove.clicked.connect(lambda: self._remove(item.name))
+        at = 2 * row if kind.member else row + 1
         for column, widget in enumerate([*cells, remove]):
-            self.grid.addWidget(widget, row + 1, column)
+            self.grid.addWidget(widget, at, column)
+        if kind.member:
+            self.grid.addWidget(self._members(item), at + 1, 0, 1, len(cells) + 1)
+
+    def _members(self, item: Hardware) -> QWidget:
+        """Return the line with the figures of a slide's members."""
+        line = QWidget()
+        row = QHBoxLayout(line)
+        row.setContentsMargins(12, 0, 0, 8)
+        row.setSpacing(8)
+        for what, words in MEMBERS.items():
+            row.addWidget(Words(words, 13, colour="quiet"))
+            field = self.field(f"hardware/{item.name}/{what}", f"{words} of {item.name}")
+            field.setFixedWidth(FIELD_WIDTH - 22)
+            row.addWidget(field)
+        row.addStretch(1)
+        return line
 
     def _number(self, row: int, item: Hardware, what: str, words: str, unit: float) -> QLineEdit:
         """Return the field of a whole number that is kept in another unit."""
