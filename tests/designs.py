@@ -185,6 +185,11 @@ def random_fronts(rng: Random) -> FaceFronts:
                       slides=_one(rng, "slides"), pulls=_vary(rng, Pulls()))  # fmt: skip
 
 
+def random_ends(rng: Random) -> dict[str, Any]:
+    """Return how some of a case's ends look where they are seen."""
+    return {side: _one(rng, "end", "undecided") for side in ("left", "right") if rng.random() < 0.4}
+
+
 def any_case(rng: Random, letter: str = "A") -> Case:
     """Return a case of any mixture of schools; not all of them can be built."""
     frame: Any = Frameless()

@@ -48,7 +48,7 @@ from ablebox.core.snags.every import snags
 from ablebox.core.snags.snag import Level
 from ablebox.core.units import System, Units
 from tests.core.test_fronts import RACK, UNITS
-from tests.designs import any_case, random_rack
+from tests.designs import any_case, random_ends, random_rack
 from tests.tables import rows
 
 D = Drawer()
@@ -247,7 +247,7 @@ class WorkedByHand(unittest.TestCase):
         self.assertLessEqual(max(deep) * 2, inches("3/4") - Length(2 * 16_000))
 
     def test_two_fittings_of_a_kind_in_one_bay_have_roles_of_their_own(self) -> None:
-        low, high = PinShelves(1), PinShelves(1, margin=inches(20))
+        low, high = PinShelves(1), PinShelves(2)
         assembly = built(Bay((low, high)), Door(), size=(30, 60, 24))
         roles = [part.role for part in assembly.parts]
         self.assertEqual(len(roles), len(set(roles)))
@@ -377,7 +377,7 @@ class RandomDesigns(unittest.TestCase):
             rng = Random(seed)
             case, rack = any_case(rng), random_rack(rng)
             try:
-                assembly = build(case, rack, UNITS)
+                assembly = build(case, rack, UNITS, seen=random_ends(rng))
             except SizeImpossible:
                 continue
             roles = [part.role for part in assembly.parts]

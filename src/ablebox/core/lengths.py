@@ -10,6 +10,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from fractions import Fraction
+from functools import cache
 
 TICKS_PER_MM = 16_000
 TICKS_PER_INCH = 406_400
@@ -77,6 +78,7 @@ def from_fraction(value: Fraction, ticks_per_unit: int) -> Length:
     return Length(ticks if scaled >= 0 else -ticks)
 
 
+@cache
 def inches(value: str | int) -> Length:
     """Return a length from inches written as a whole number, fraction or decimal.
 
@@ -86,6 +88,7 @@ def inches(value: str | int) -> Length:
     return from_fraction(total, TICKS_PER_INCH)
 
 
+@cache
 def millimetres(value: str | int) -> Length:
     """Return a length from millimetres written as a whole number or decimal."""
     return from_fraction(Fraction(str(value)), TICKS_PER_MM)

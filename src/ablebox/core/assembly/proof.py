@@ -38,6 +38,7 @@ class Fault(Enum):
 
     TIP = "tip"
     STRAY = "stray"
+    HEAD = "head"
     MEET = "meet"
     HOLE = "hole"
     CUP = "cup"
@@ -78,6 +79,7 @@ def prove(assembly: Assembly) -> list[Finding]:
     return [
         *_tips(assembly, solids),
         *_strays(assembly, solids),
+        *_heads(assembly, solids),
         *_meetings(assembly, solids),
         *_holes(assembly),
         *_hung(assembly),
@@ -208,6 +210,23 @@ def _strays(assembly: Assembly, solids: dict[Role, _Solid]) -> Iterator[Finding]
                 yield Finding(Fault.STRAY, (role, *each.through), fastener=each)
 
 
+def _heads(assembly: Assembly, solids: dict[Role, _Solid]) -> Iterator[Finding]:
+    """A head in a dado or groove of the part it holds is not under what sits in there: nobody could drive it."""
+    for each in assembly.fasteners:
+        own = solids.get(each.through[0]) if each.kind in _DRIVEN and each.through else None
+        if own is None:
+            continue
+        head, tip = _mm(each.head), _mm(each.tip)
+        long = sum((tip[i] - head[i]) ** 2 for i in (0, 1, 2)) ** 0.5
+        out = (*(head[i] - (tip[i] - head[i]) / long for i in (0, 1, 2)),)
+        if _within(out, own.low, own.high) <= 0:
+            continue
+        for role, solid in solids.items():
+            if role != own.part.role and solid.depth(out) > _TOUCH:
+                yield Finding(Fault.HEAD, (role, own.part.role), fastener=each)
+
+
+_DRIVEN = (FastenerKind.SCREW, FastenerKind.CONNECTOR)
 #: Where along a fastener it is asked what it is in.
 _ALONG = tuple(0.02 + 0.96 * i / 24 for i in range(25))
 

@@ -77,6 +77,13 @@ def _stray(assembly: Assembly, finding: Finding, units: Units) -> str:
     return f"{_screw(finding, units)} runs where the {_name(assembly, finding.roles[0])} is; move one of them."
 
 
+def _head(assembly: Assembly, finding: Finding, units: Units) -> str:
+    return (
+        f"the {_name(assembly, finding.roles[0])} lies over the head of {_screw(finding, units)} in the {_name(assembly, finding.roles[1])}; "
+        "move one of them."
+    )
+
+
 def _meet(assembly: Assembly, finding: Finding, units: Units) -> str:
     screw, where = _screw(finding, units), _name(assembly, finding.roles[0])
     if finding.have <= 0:
@@ -126,7 +133,7 @@ def _clash(assembly: Assembly, finding: Finding, units: Units) -> str:
 
 
 _SENTENCES: dict[Fault, Callable[[Assembly, Finding, Units], str]] = {
-    Fault.TIP: _tip, Fault.STRAY: _stray, Fault.MEET: _meet, Fault.HOLE: _hole, Fault.CUP: _cup, Fault.AIR: _air,
+    Fault.TIP: _tip, Fault.STRAY: _stray, Fault.HEAD: _head, Fault.MEET: _meet, Fault.HOLE: _hole, Fault.CUP: _cup, Fault.AIR: _air,
     Fault.PINS: _pins, Fault.HINGE: _hinge, Fault.CLASH: _clash,
 }  # fmt: skip
 
