@@ -21,6 +21,8 @@ from ablebox.core.cabinet.build import build
 from ablebox.core.errors import SizeImpossible
 from ablebox.core.units import Units
 
+_TOLD = (Fault.AIR, Fault.LOOSE)
+
 
 def main() -> int:
     """Build ``COUNT`` designs from seed ``FIRST`` on; status 1 if any has a flaw."""
@@ -37,18 +39,20 @@ def main() -> int:
             found["refused"] += 1
             continue
         flaws = [flaw.words for flaw in check(assembly)]
-        # A slide on air is told as a snag that stops the case; every other finding is a fault of ours.
+        # A slide on air, and what nothing can hold, are snags that stop the case; every other finding is a fault of ours.
         findings = prove(assembly)
         air = [each for each in findings if each.fault is Fault.AIR]
         found["stopped for a slide on air"] += bool(air)
-        flaws += [f"{each.fault.value} in {', '.join(each.roles)}" for each in findings if each.fault is not Fault.AIR]
+        found["stopped for something loose"] += any(each.fault is Fault.LOOSE for each in findings)
+        flaws += [f"{each.fault.value} in {', '.join(each.roles)}" for each in findings if each.fault not in _TOLD]
         if air and not assembly.wanting:
             flaws.append("a slide on air that nobody tells")
         found["flawed" if flaws else "proven"] += 1
         if flaws:
             flawed.append((seed, flaws[0]))
     print(f"{count} designs: {found['proven']} proven, {found['refused']} refused, {found['flawed']} flawed")
-    print(f"{found['stopped for a slide on air']} of them stopped for a slide on air")
+    for words in ("stopped for a slide on air", "stopped for something loose"):
+        print(f"{found[words]} of them {words}")
     for seed, words in flawed[:20]:
         print(f"  seed {seed}: {words}")
     return 1 if flawed else 0

@@ -382,7 +382,8 @@ class RandomDesigns(unittest.TestCase):
                 continue
             roles = [part.role for part in assembly.parts]
             self.assertEqual(len(roles), len(set(roles)), f"seed {seed}")
-            findings = [each for each in prove(assembly) if each.fault is not Fault.AIR]
+            # A slide on air, and what nothing can hold, are told; every other finding is a fault of ours.
+            findings = [each for each in prove(assembly) if each.fault not in (Fault.AIR, Fault.LOOSE)]
             self.assertEqual(findings, [], f"seed {seed}")
             air = any(each.kind is FittingKind.SLIDE_CASE and not each.holds for each in assembly.fittings)
             self.assertEqual(air, any(w.want.value in ("upright", "under") for w in assembly.wanting), f"seed {seed}")

@@ -10,6 +10,7 @@ from typing import Any
 
 from ablebox.core.assembly.check import check
 from ablebox.core.assembly.part import Assembly, CutKind, Face
+from ablebox.core.assembly.role import PartKind
 from ablebox.core.cabinet.build import build
 from ablebox.core.cabinet.design import Case
 from ablebox.core.cabinet.inside_edits import bays, divided, fitted, unfitted, without
@@ -194,7 +195,8 @@ class WorkedByHand(unittest.TestCase):
         """Stile 1 1/2 less side 3/4: 3/4 a side; shelf = 28 1/2 - 2 x 3/4 - 2 x 1/2 (common practice)."""
         assembly = built(frame=FaceFrame(), inside=Bay((PullOut(1),)))
         self.assertEqual(assembly.part("pull-out.1").length.length, inches(26))
-        self.assertEqual(dict(assembly.hardware)["packers 3/4 in thick behind the frame"], 2)
+        packers = [part for part in assembly.parts if part.role.kind is PartKind.PACKER]
+        self.assertEqual([part.width.length for part in packers], [inches("3/4")] * 2)
 
     def test_one_base_frame_under_two_cases_and_one_stile_over_two_sides(self) -> None:
         project = new_project()

@@ -9,7 +9,7 @@ from dataclasses import replace
 from ablebox.core.case.back_laid_on import LaidOnBack
 from ablebox.core.case.base_frame import BaseFrame
 from ablebox.core.case.frame.face_frame import FaceFrame, Stile
-from ablebox.core.case.inside.layout import Bay, Columns
+from ablebox.core.case.inside.layout import Bay
 from ablebox.core.case.inside.shelves_on_pins import PinShelves
 from ablebox.core.lengths import inches, millimetres
 from ablebox.core.project.choices import choice
@@ -77,11 +77,6 @@ def _with(project: Project, **changes: object) -> Project:
     return project.with_case(replace(project.cases[0], **changes))  # type: ignore[arg-type]
 
 
-def _two_pinned_bays(project: Project) -> Project:
-    pins = Bay((PinShelves(),))
-    return _with(project, inside=Columns((pins, pins), (None, None)))
-
-
 def _short_boards(project: Project) -> Project:
     (boards,) = project.rack.boards
     short = replace(boards, measured=boards.nominal, boards=(replace(boards.boards[0], length=inches(20)),))
@@ -119,10 +114,8 @@ class EachSnag(unittest.TestCase):
             "122 wide, and the longest sheet gives 95 1/2",
             True,
         ),
-        (_put("A/inside.fittings.0.inset", "1 7/16"), "holes.meet", Level.WARN, "run into each other", True),
-        (_put("A/fronts.hinge.depth", "21/32"), "hinge.through", Level.STOP, "cups 21/32 deep leave 1/16", False),
+        (_put("A/fronts.hinge.depth", "21/32"), "proof.cup", Level.STOP, "cups leave 1/16", True),
         (lambda p: _with(p, back=LaidOnBack(upper_rail=False)), "joint.no-rail", Level.WARN, "nothing to screw", True),
-        (_two_pinned_bays, "holes.through-partition", Level.WARN, "meet inside the partition", False),
         (_short_boards, "stock.short-board", Level.STOP, "the longest board", False),
         (lambda p: _with(p, kick=BaseFrame(carried=True)), "base.none", Level.STOP, "there is none", True),
         (lambda p: _shared_stile(p), "frame.no-stile", Level.STOP, "none is there", False),

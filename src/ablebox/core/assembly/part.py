@@ -159,6 +159,7 @@ class Placed:
         footprint: corners of its true form seen from above, in ticks; empty for a rectangle along the axes.
         straight: the same part as it is where one stands straight before it, with what is cut and bored into it, where it
             stands across a corner; its own box is then the space around it. ``None`` for any other.
+        slant: the line it is told straight before; ``None`` for any other.
     """
 
     role: Role
@@ -182,6 +183,7 @@ class Placed:
     matched: bool = False
     footprint: Ring = ()
     straight: Placed | None = None
+    slant: Slant | None = None
 
     #: The space it takes up before anything is cut out of it; for a sloping part the space around it.
     box: Box = field(init=False, compare=False, repr=False)

@@ -46,6 +46,7 @@ class Fault(Enum):
     PINS = "pins"
     HINGE = "hinge"
     CLASH = "clash"
+    LOOSE = "loose"
 
 
 @dataclass(frozen=True, slots=True)
@@ -85,6 +86,7 @@ def prove(assembly: Assembly) -> list[Finding]:
         *_hung(assembly),
         *_shelves(assembly),
         *_clashes(assembly, solids),
+        *_loose(assembly),
     ]
 
 
@@ -457,3 +459,33 @@ def _clashes(assembly: Assembly, solids: dict[Role, _Solid]) -> Iterator[Finding
             ):
                 fault = Fault.HINGE if fitting.kind in _OF_HINGES else Fault.CLASH
                 yield Finding(fault, (solid.part.role, *fitting.holds), fitting=fitting)
+
+
+#: What is glued on or laid in, and needs nothing driven.
+_LAID = frozenset({
+    PartKind.EDGING, PartKind.APPLIED_STILE, PartKind.APPLIED_RAIL, PartKind.SPLASH, PartKind.SHELF, PartKind.DIVIDER,
+    PartKind.BOX_ALONG, PartKind.BOX_ACROSS, PartKind.FALSE_BOTTOM, PartKind.PANEL,
+})  # fmt: skip
+
+
+def _loose(assembly: Assembly) -> Iterator[Finding]:
+    """Everything is held: by a fastener, by hardware, or by what it is let into."""
+    held: set[Role | str] = set()
+    for each in assembly.fasteners:
+        held.update(each.through)
+        if isinstance(each.into, Role):
+            held.add(each.into)
+    for fitting in assembly.fittings:
+        held.update(fitting.holds)
+    parts = [part for part in assembly.parts if part.role not in held and part.role.kind not in _LAID]
+    for part in parts:
+        # A tongue, tenon or whole edge of it in a channel of another part, or one of its own channels over another.
+        let_in = any(
+            cut.box.meets(part.box) for other in assembly.parts if other is not part for cut in other.cuts
+            if cut.kind.holds_a_part
+        ) or any(
+            cut.box.meets(other.box) for cut in part.cuts if cut.kind.holds_a_part for other in assembly.parts
+            if other is not part
+        )  # fmt: skip
+        if not let_in:
+            yield Finding(Fault.LOOSE, (part.role,))

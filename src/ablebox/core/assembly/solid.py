@@ -53,6 +53,10 @@ class Box:
             and (c if c > n else n) < (f if f < q else q)
         )
 
+    def touches(self, other: Box) -> bool:
+        """Whether both have any point in common, be it of their faces."""
+        return all(self.low[a] <= other.high[a] and other.low[a] <= self.high[a] for a in (0, 1, 2))
+
     def meet(self, other: Box) -> Box:
         """Return what both have in common; empty where they do not meet."""
         (a, b, c), (d, e, f) = self.low, self.high

@@ -13,6 +13,7 @@ from ..case.base_hung import Hung
 from ..case.bottom import BOTTOM
 from ..case.counter.held import fasten_counter
 from ..case.counter.sheet_top import SheetTop
+from ..case.diagonal.across import told_straight
 from ..case.diagonal.carcass import panel, uprights
 from ..case.diagonal.corner import set_out
 from ..case.diagonal.kick import under
@@ -60,16 +61,14 @@ def build_diagonal(case: Case, plan: Diagonal, shell: Shell) -> Assembly:
         work.add(corner_top(corner, case.counter, out))
         fasten_counter(work)
     screwed(work)
-    standing = [part for part in work.parts if part.straight is None]
-    turned = [part for part in work.parts if part.straight is not None]
-    laid = fastened(shell, work, tuple(work.worked(part) for part in standing))
+    laid = fastened(shell, work, tuple(work.worked(part) for part in work.parts))
     work.add(across)
     lifted = case.kick.foot(shell).length != ZERO
     to_floor = isinstance(case.frame, FaceFrame) and case.frame.stands_on_floor
     return Assembly(
         letter=case.letter,
         outside=(shell.width, shell.height, shell.depth),
-        parts=(*laid.bored(), *turned, *across.parts),
+        parts=(*(told_straight(part) for part in laid.bored()), *across.parts),
         sums=(shell.width, shell.height, shell.depth, *known(lines), *work.sums),
         rests_on=lines.line.length if lifted and not to_floor else ZERO,
         bought=(*work.bought, *counted((*laid.fasteners, *across.fasteners))),

@@ -18,10 +18,9 @@ from ..reckoning import Reckoned
 from .fields import option, size
 from .long_board import pieces
 from .shell import Lines, Shell, Work
-from .standing import Standing
+from .standing import Clips, Standing
 
 _FOOT = inches(36)
-_PER_CLIP = inches(24)
 
 
 @dataclass(frozen=True, slots=True)
@@ -90,8 +89,7 @@ class Feet:
                    shows=Face.FRONT, stands="apart")
             for piece, length, x in pieces(shell, shell.goods, total, "kick board, length", "kick/length")
         ]  # fmt: skip
-        clips = max(2, -(-total.length.ticks // _PER_CLIP.ticks))
-        work.buy("kick board clips", clips)
+        work.later.append(Clips(shell))
         work.sums += [setback, clear]
         return work
 

@@ -18,7 +18,7 @@ from ..stock import Grain
 from .bottom import BOTTOM
 from .fields import option, size
 from .long_board import pieces
-from .shell import Lines, Shell, Work
+from .shell import LEFT, RIGHT, Lines, Shell, Work
 
 RUNG_SPACING = inches(24)
 
@@ -102,6 +102,9 @@ class BaseFrame:
             for each in long:
                 work.join(Way.POCKET, rung, each, face=Face.RIGHT if i < spans else Face.LEFT)
             work.join(Way.SCREWS, BOTTOM, rung, Spacing.BASE, apart=True, spare=True)
+        # The sides stand on its ends, whatever is between it and the bottom.
+        work.join(Way.POCKET, Role(PartKind.RUNG, number=(1,)), LEFT, Spacing.BASE, Face.RIGHT, spare=True)
+        work.join(Way.POCKET, Role(PartKind.RUNG, number=(spans + 1,)), RIGHT, Spacing.BASE, Face.LEFT, spare=True)
         for each in long:
             work.join(Way.SCREWS, BOTTOM, each, Spacing.BASE, apart=True, spare=True)
         return work

@@ -64,7 +64,9 @@ class Legs:
             widest = shell.units.write(boards.widest, True)
             raise shell.refuse("legs", f"no board of {boards.name} is wider than {widest}", "Make the legs narrower.")
         thick = boards.reckoned_thickness("leg thickness", shell.units)
-        length = book.named(lines.line, "leg, length", "leg/length")
+        # Up to the bottom, which stands higher than the sides where a rail is before its edge.
+        up_to = lines.floor if self.inset >= shell.thickness.length else lines.line
+        length = book.named(up_to, "leg, length", "leg/length")
         width = book.named(book.chosen(self.thick, "width of a leg", "kick.thick"), "leg, width", "leg/width")
         wide, deep = shell.over_sides.length, lines.side_depth.length
         room_x = wide - (self.inset + self.thick) * 2

@@ -156,7 +156,11 @@ def upright(parts: Iterable[Placed], runner: Runner, left: bool, mount: int, any
 
 
 def packer(hanging: Hanging, work: Work, runner: Runner, side: Side, beside: Placed, gap: Length) -> Placed:
-    """Add the strip between an upright and a slide; it begins where the upright does and ends with the slide."""
+    """Add the strip between an upright and a slide; it begins where the upright does and ends with the slide.
+
+    Raises:
+        SizeImpossible: if something is where it would stand.
+    """
     shell = hanging.shell
     goods = shell.rack.stock(hanging.boards or shell.goods.code)
     high = goods.reckoned_thickness("packer, height", shell.units)
@@ -174,6 +178,9 @@ def packer(hanging: Hanging, work: Work, runner: Runner, side: Side, beside: Pla
     z = runner.line - high.length.ticks // 2
     part = Placed(role, "packer", goods.code, length, width, high, (1, 0, 2), (Length(x), Length(front), Length(z)),
                   grain=Grain.LENGTH)  # fmt: skip
+    other = next((each for each in hanging.parts if each.straight is None and each.box.meets(part.box)), None)
+    if other is not None:
+        raise shell.refuse("packer", f"it would stand where the {other.name} is", "Take one of them away, or move it.")
     work.parts.append(part)
     work.join(Way.SCREWS, role, beside.role, place=runner.place, apart=True)
     return part

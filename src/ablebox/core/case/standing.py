@@ -1,26 +1,29 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
 """Feet and casters in their place: plates screwed up into the bottom, near its corners and along front and back.
 
-A plate is about 3 in (75 mm) square and takes four screws (common practice).
+A plate is about 3 in (75 mm) square and takes four screws. A kick board hangs on the front feet by a clip for each 24 in
+(600 mm) of it, two at least, each held by two screws from behind (common practice).
 """
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 
-from ..assembly.fastener import FastenerKind
+from ..assembly.fastener import Fastener, FastenerKind
 from ..assembly.fitting import Fitting, FittingKind
 from ..assembly.part import Face, Placed, Want, Wanting
+from ..assembly.role import PartKind
 from ..assembly.solid import Box
 from ..fastening.occupied import Taken
 from ..fastening.screwed_on import screwed_on
 from ..fastening.wood import spans
-from ..lengths import Length, millimetres
+from ..lengths import Length, inches, millimetres
 from .bottom import BOTTOM
 from .shell import Shell, Work
 
 _PLATE, _SCREWS, _METAL, _FROM_EDGE = millimetres(75), millimetres(28), millimetres(2), millimetres(4)
+_PER_CLIP, _CLIP, _IN = inches(24), millimetres(24), inches(3)
 
 
 @dataclass(frozen=True, slots=True)
@@ -57,6 +60,51 @@ class Standing:
             x = left + (right - left) * i // max(1, self.along - 1)
             for y in (front, back):
                 screw_foot(self.shell, self.kind, self.name, bottom, (x, y), taken, work)
+
+
+@dataclass(frozen=True, slots=True)
+class Clips:
+    """The clips of a kick board, on the front feet where there are any nearby.
+
+    Args:
+        shell: the case.
+        box_of: gives the space one takes up in the case, where the board is told straight.
+        screw_of: gives a screw's place in the case.
+        name: as they stand in the buying list.
+    """
+
+    shell: Shell
+    box_of: Callable[[Box], Box] = lambda box: box
+    screw_of: Callable[[Fastener], Fastener] = lambda screw: screw
+    name: str = "kick board clips"
+
+    def __call__(self, parts: Sequence[Placed], taken: Taken, work: Work) -> None:
+        """Place them behind the board, and screw them to it."""
+        feet = [each.box for each in work.fittings if each.kind is FittingKind.FOOT]
+        row = min((box.low[1] for box in feet), default=0)
+        at_feet = [sum(box.span(0)) // 2 for box in feet if box.low[1] == row]
+        for board in parts:
+            if board.role.kind is not PartKind.KICK:
+                continue
+            lies = board.told
+            (x0, _, z0), (x1, y1, z1) = lies.box.low, lies.box.high
+            count = max(2, -(-(x1 - x0) // _PER_CLIP.ticks))
+            work.buy(self.name, count)
+            half, middle = _CLIP.ticks // 2, (z0 + z1) // 2
+            for i in range(count):
+                x = x0 + _IN.ticks + (x1 - x0 - 2 * _IN.ticks) * i // (count - 1)
+                if board.straight is None:
+                    near = min(at_feet, key=lambda foot: abs(foot - x), default=x)
+                    x = near if abs(near - x) <= _PER_CLIP.ticks // 4 and x0 + half <= near <= x1 - half else x
+                box = Box((x - half, y1, middle - half), (x + half, y1 + 2 * half, middle + half))
+                work.fittings.append(Fitting(FittingKind.CLIP, self.name, self.box_of(box), (board.role,)))
+                for by in (-1, 1):
+                    made = screwed_on(FastenerKind.FITTING_SCREW, self.shell.hardware("small-screw"), lies, Face.BACK,
+                                      (x + by * half // 2, y1, middle), Taken(), self.shell.fastening.write, _METAL)  # fmt: skip
+                    if made is not None:
+                        made = self.screw_of(made)
+                        work.fasteners.append(made)
+                        taken.add(made)
 
 
 def screw_foot(

@@ -86,7 +86,13 @@ def straight(found: Meeting, place: int, across: int, placing: Placing, way: Way
     if own is None or other is None:
         return None
     head = own[0] if drive > 0 else own[1]
-    if way is not Way.NAILS and found.first.gaps and not found.first.footprint and not found.first.outline and not found.first.tilt:
+    if (
+        way is not Way.NAILS
+        and found.first.gaps
+        and not found.first.footprint
+        and not found.first.outline
+        and not found.first.tilt
+    ):
         outer = found.first.box.low[axis] if drive > 0 else found.first.box.high[axis]
         if head != outer:
             # The floor of a dado or groove is covered by what sits in it.

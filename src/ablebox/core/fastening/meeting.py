@@ -6,6 +6,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 
 from ..assembly.part import Face, Placed
+from ..assembly.solid import Box
 from ..lengths import millimetres
 from .wood import spans
 
@@ -72,6 +73,21 @@ def meeting(first: Placed, second: Placed, heads: Face | None) -> Meeting | None
                 found = _between(first, second, axis, drive, leaves, enters)
                 if found is not None:
                     return found
+    return _in_a_notch(first, second)
+
+
+def _in_a_notch(first: Placed, second: Placed) -> Meeting | None:
+    """Return how a fastener goes from a part in a notch of another into the end of the notch."""
+    for gap in second.gaps:
+        for axis in range(3):
+            for drive in (1, -1):
+                leaves = first.box.high[axis] if drive > 0 else first.box.low[axis]
+                enters = gap.high[axis] if drive > 0 else gap.low[axis]
+                low, high = second.box.span(axis)
+                if 0 <= (enters - leaves) * drive <= _PLAY and low < enters < high:
+                    found = _between(first, second, axis, drive, leaves, enters, gap)
+                    if found is not None:
+                        return found
     return None
 
 
@@ -90,10 +106,12 @@ def _through(found: Meeting) -> Meeting | None:
     return None
 
 
-def _between(first: Placed, second: Placed, axis: int, drive: int, leaves: int, enters: int) -> Meeting | None:
-    sides = []
+def _between(
+    first: Placed, second: Placed, axis: int, drive: int, leaves: int, enters: int, gap: Box | None = None
+) -> Meeting | None:
+    sides, boxes = [], [first.box, second.box, *((gap,) if gap is not None else ())]
     for other in ((axis + 1) % 3, (axis + 2) % 3):
-        low, high = max(first.box.low[other], second.box.low[other]), min(first.box.high[other], second.box.high[other])
+        low, high = max(box.low[other] for box in boxes), min(box.high[other] for box in boxes)
         if low >= high:
             return None
         sides.append((high - low, other, low, high))

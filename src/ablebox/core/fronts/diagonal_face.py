@@ -107,5 +107,5 @@ def _turned(corner: Corner, work: Work) -> Work:
     found.fasteners = [across(corner.slant, each) for each in (*work.fasteners, *layer.fasteners)]
     found.fittings = [replace(each, box=around(corner.slant, each.box)) for each in work.fittings]
     for part in layer.bored():
-        found.parts.append(turned(part, turned_box(corner.slant, part.reach(0), part.reach(1))))
+        found.parts.append(turned(part, turned_box(corner.slant, part.reach(0), part.reach(1)), corner.slant))
     return found

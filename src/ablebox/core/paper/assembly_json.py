@@ -216,8 +216,8 @@ class _Object:
                     number += 1
                     at, axis, depth = mouth_of(told, holes, i)
                     point, way = self._point(at), [round(each, 9) + 0.0 for each in axis]
-                    if part.straight is not None and self.assembly.slant is not None:
-                        point, way = _across(self.assembly.slant, at, axis)
+                    if part.slant is not None:
+                        point, way = _across(part.slant, at, axis)
                     yield {
                         "id": f"{self.key}.hole.{number}", "piece": self._named(part.role), "use": holes.use.value,
                         "at": point, "axis": way, "diameter": mm(holes.diameter), "depth": mm(Length(depth)),

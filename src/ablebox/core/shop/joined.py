@@ -29,6 +29,7 @@ from ..lengths import Length, inches, millimetres
 from ..project.tree import Project
 from ..room.wall import Measured
 from ..run.place import Line, Place
+from .shared import driven_from_owner, held, shares
 
 #: Cases this high are tall.
 _TALL = inches(60)
@@ -72,11 +73,42 @@ def joined(made: _Made) -> list[Joined]:
         for one, two in pairwise(line.places):
             if one.letter and two.letter and _straight(made, one.letter) and _straight(made, two.letter):
                 found += _together(made, one, two)
+        found += _shared(made, line)
         if made.rooms[line.wall - 1].wall.island is None:
             for place in line.places:
                 if place.letter and _straight(made, place.letter):
                     found += _to_the_wall(made, place, made.rooms[line.wall - 1].wall.studs, found)
     return found
+
+
+def _shared(made: _Made, line: Line) -> Iterator[Joined]:
+    """What holds the cases of a run to counters, base frames and kick boards of others."""
+    places = [place for place in line.places if place.letter and _straight(made, place.letter)]
+    for place in places:
+        owner = made.assembly(place.letter)
+        if not shares(owner):
+            continue
+        for there in places:
+            if there.letter == place.letter:
+                continue
+            other = made.assembly(there.letter)
+            by = _by(owner, place, other, there)
+            layer = held(owner, other, by, made.shop_of())
+            for each in layer.fasteners:
+                if driven_from_owner(each.through[0]):
+                    yield Joined(place.letter, each, there.letter)
+                else:
+                    back = (-by[0], -by[1], -by[2])
+                    yield Joined(there.letter, moved_fastener(each, back), place.letter)
+
+
+def _by(one: Assembly, place: Place, two: Assembly, there: Place) -> Point:
+    """Return where the second case's origin stands in the axes of the first: their backs are at the wall."""
+    return (
+        (there.case_x - place.case_x).ticks,
+        (one.outside[2].length - two.outside[2].length).ticks,
+        (there.low - place.low).ticks,
+    )
 
 
 def _straight(made: _Made, letter: str) -> bool:
@@ -85,11 +117,7 @@ def _straight(made: _Made, letter: str) -> bool:
 
 def _together(made: _Made, one: Place, two: Place) -> Iterator[Joined]:
     first, second = made.assembly(one.letter), made.assembly(two.letter)
-    by = (
-        (two.case_x - one.case_x).ticks,
-        (first.outside[2].length - second.outside[2].length).ticks,
-        (two.low - one.low).ticks,
-    )
+    by = _by(first, one, second, two)
     pairs = [(RIGHT, LEFT)] if not one.panels[1] and not two.panels[0] else []
     pairs.append(_STILES)
     tall = min(first.outside[1].length, second.outside[1].length) >= _TALL

@@ -11,7 +11,7 @@ from itertools import pairwise
 
 from ..assembly.check import Flaw, check
 from ..assembly.part import Assembly
-from ..assembly.proof import Finding, prove
+from ..assembly.proof import Fault, Finding, prove
 from ..cabinet.build import build
 from ..cabinet.design import Case
 from ..case.end.choice import SeenEnd
@@ -192,7 +192,15 @@ class Made:
         built = next(built for built in self._built if built.case.letter == letter)
         if built.findings is None:
             built.findings = prove(built.assembly)
-        return built.findings
+        if not any(each.fault is Fault.LOOSE for each in built.findings):
+            return built.findings
+        # What goes on over, under or before other cases may be held by those alone.
+        held = {
+            role for each in self.joined for of, roles in
+            ((each.letter, each.fastener.through), (each.other, each.fastener.through), (each.other, (each.fastener.into,)))
+            if of == letter for role in roles
+        }  # fmt: skip
+        return [each for each in built.findings if each.fault is not Fault.LOOSE or each.roles[0] not in held]
 
     @property
     def room(self) -> Measured:

@@ -8,13 +8,15 @@ from dataclasses import replace
 
 from ..assembly.part import Assembly
 from ..assembly.proof import Fault, Finding
-from ..assembly.role import PartKind, Role
+from ..assembly.role import COUNTERS, PartKind, Role
 from ..assembly.uses import Use
 from ..cabinet.design import Case
 from ..cabinet.places import at, put
+from ..case.base_legs import Legs
 from ..case.inside.layout import Rows
 from ..case.inside.shelves_on_pins import PinShelves
-from ..lengths import TICKS_PER_MM, Length, millimetres
+from ..case.top_stretchers import TwoStretchers
+from ..lengths import TICKS_PER_MM, Length, inches, millimetres
 from ..project.choices import choice
 from ..shop.made import Made
 from ..units import Units
@@ -127,6 +129,13 @@ def _hinge(assembly: Assembly, finding: Finding, units: Units) -> str:
     )
 
 
+def _loose(assembly: Assembly, finding: Finding, units: Units) -> str:
+    return (
+        f"nothing holds the {_name(assembly, finding.roles[0])}: nothing it lies against takes a fastener; join it another way, or "
+        "move it."
+    )
+
+
 def _clash(assembly: Assembly, finding: Finding, units: Units) -> str:
     what = finding.fitting.name if finding.fitting is not None else "hardware"
     return f"{what} would stand where the {_name(assembly, finding.roles[0])} is; move one of them."
@@ -135,6 +144,7 @@ def _clash(assembly: Assembly, finding: Finding, units: Units) -> str:
 _SENTENCES: dict[Fault, Callable[[Assembly, Finding, Units], str]] = {
     Fault.TIP: _tip, Fault.STRAY: _stray, Fault.HEAD: _head, Fault.MEET: _meet, Fault.HOLE: _hole, Fault.CUP: _cup, Fault.AIR: _air,
     Fault.PINS: _pins, Fault.HINGE: _hinge, Fault.CLASH: _clash,
+    Fault.LOOSE: _loose,
 }  # fmt: skip
 
 
@@ -147,6 +157,15 @@ def _offer(made: Made, case: Case, finding: Finding) -> Fix | None:
             less = Length(found.value.ticks - round((finding.need - finding.have + 0.1) * TICKS_PER_MM))
             if less > millimetres(9):
                 return Fix("Bore the cups shallower", found.put(less))
+    if finding.fault is Fault.LOOSE and finding.roles[0].kind in COUNTERS and isinstance(case.top, TwoStretchers):
+        flat = put(case, "top", replace(case.top, front="flat", back="flat"))
+        if case.top != flat.top:
+            return Fix("Lay the stretchers flat under it", made.project.with_case(flat))
+    if finding.fault is Fault.LOOSE and finding.roles[0].kind is PartKind.LEG and isinstance(case.kick, Legs):
+        further = case.kick.inset + made.units.usual(inches(1))
+        return Fix(
+            f"Set the legs in {made.units.write(further)}", made.project.with_case(put(case, "kick.inset", further))
+        )
     return None
 
 

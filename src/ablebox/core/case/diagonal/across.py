@@ -11,9 +11,20 @@ from ...assembly.part import Placed
 from ...assembly.solid import Box
 
 
-def turned(straight: Placed, ring: Ring) -> Placed:
-    """Return a part that is told straight, in its place across the corner."""
-    return replace(straight, cuts=(), holes=(), footprint=ring, straight=straight)
+def turned(straight: Placed, ring: Ring, slant: Slant) -> Placed:
+    """Return a part that is told straight before a slant, in its place across the corner."""
+    return replace(straight, cuts=(), holes=(), footprint=ring, straight=straight, slant=slant)
+
+
+def told_straight(part: Placed) -> Placed:
+    """Return a part with the holes that were bored into it in its place told where one bores them, as it lies straight."""
+    slant = part.slant
+    if part.straight is None or slant is None or not part.holes:
+        return part
+    holes = tuple(
+        replace(each, centres=tuple((*slant.seen((x, y)), z) for x, y, z in each.centres)) for each in part.holes
+    )
+    return replace(part, holes=(), straight=replace(part.straight, holes=part.straight.holes + holes))
 
 
 @dataclass(frozen=True, slots=True)

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from math import isqrt
 
 from ...assembly.fitting import FittingKind
+from ...assembly.joint import Way
 from ...assembly.part import Cut, CutKind, Face, Placed
 from ...assembly.role import PartKind, Role
 from ...assembly.solid import Box
@@ -19,8 +20,8 @@ from ..base_hung import Hung
 from ..bottom import BOTTOM
 from ..kick_notched import NotchedKick
 from ..shell import LEFT, RIGHT, Work
-from ..standing import screw_foot
-from .across import board, turned
+from ..standing import Clips, screw_foot
+from .across import across, around, board, turned
 from .corner import Corner
 
 #: One under each of its corners.
@@ -68,6 +69,7 @@ def _notched(corner: Corner, kick: NotchedKick, work: Work) -> Work:
             high[2] = kick.height.ticks
             notch = Box((low[0], low[1], low[2]), (high[0], high[1], high[2]))
             made.cut(part.role, Cut(CutKind.NOTCH, "for the toe kick", notch, Face.RIGHT if axis else Face.BACK))
+            made.join(Way.NAILS, part.role, Role(PartKind.KICK))
     return made
 
 
@@ -83,7 +85,7 @@ def _on_feet(corner: Corner, feet: Feet) -> Work:
     width = book.named(corner.lines.line - clear, "kick board, width", "kick/width")
     shell.need(width.length, millimetres(10), "kick board width", "Let it clear the floor by less.")
     made.parts.append(_board(corner, corner.front + feet.setback.ticks, 0, width, feet.clear, "apart"))
-    made.buy("kick board clips", 2)
+    made.later.append(Clips(shell, lambda box: around(corner.slant, box), lambda screw: across(corner.slant, screw)))
     made.sums += [setback, clear]
     return made
 
@@ -104,7 +106,7 @@ def _board(corner: Corner, offset: int, start: int, width: Reckoned, low: Length
     )
     straight = Placed(Role(PartKind.KICK), "kick board", shell.goods.code, length, width, shell.thickness, (0, 2, 1),
                       (Length(found.first), Length(offset), low), shows=Face.FRONT, stands=stands, cuts=cuts)  # fmt: skip
-    return turned(straight, found.ring)
+    return turned(straight, found.ring, corner.slant)
 
 
 @dataclass(frozen=True, slots=True)

@@ -138,4 +138,4 @@ class _Top:
         straight = Placed(Role(PartKind.STRIP, Side.FRONT), "strip under the counter, front", self.top.goods, length, wide, self.t, (0, 1, 2),
                           (Length(found.first), ZERO, z), bands=((Face.FRONT, edging),) if edging else (), shows=Face.BOTTOM,
                           stands="apart", cuts=cuts)  # fmt: skip
-        self.work.parts.append(turned(straight, found.ring))
+        self.work.parts.append(turned(straight, found.ring, self.slant))

@@ -59,6 +59,8 @@ class FalseFront:
         middle, back, size = (low + high) // 2, leaf.back.ticks, _CLIP.ticks
         for is_right, x in ((False, left), (True, right)):
             inward = -1 if is_right else 1
+            # Where the opening goes on past the front, as near its end as the clip has wood.
+            x = max(x, leaf.x.ticks) if not is_right else min(x, (leaf.x + leaf.width.length).ticks)
             at = x + inward * size // 2
             front = next(
                 (part for part in work.parts if part.role.whole == leaf.role and part.box.high[1] == back
