@@ -637,6 +637,29 @@ class Rack(UiCase):
         self.overtype("field:stock/case/thickness", "40")
         self.assertEqual(self.rack(), before)
 
+    def fasteners(self) -> int:
+        return sum(len(assembly.fasteners) for assembly in self.window.desk.document.made.assemblies)
+
+    def test_pitches_blocks_and_members_of_slides(self) -> None:
+        self.demo("lantern-yard")
+        before = self.fasteners()
+        self.overtype("rack-pitch:joint", "4")
+        self.assertEqual(self.rack().pitches.joint, inches(4))
+        self.assertGreater(self.fasteners(), before)
+        # Nearer than a screw is thick cannot be; what was there stays.
+        self.overtype("rack-pitch:joint", "1/8")
+        self.assertEqual(self.rack().pitches.joint, inches(4))
+        self.press("cut-blocks")
+        self.assertEqual({part.name.split()[0] for part in self.project.loose}, {"block"})
+        self.press("keep-blocks")
+        kept = self.rack().blocks
+        self.assertTrue(kept)
+        self.press("drop-blocks")
+        self.assertEqual(self.rack().blocks, ())
+        for _ in range(3):
+            self.act("undo")
+        self.assertEqual((self.project.loose, self.rack().blocks), ((), ()))
+
 
 class Everywhere(UiCase):
     def test_units_are_switched_without_changing_a_size(self) -> None:

@@ -41,7 +41,7 @@ class Kind:
 KINDS: dict[str, Kind] = {
     "side-mount": Kind("side-mount slides", "length", "takes each side", "a pair carries", member=True),
     "undermount": Kind("undermount slides", "length", "box inside less by", "a pair carries", member=True),
-    "centre": Kind("centre slide", "length", "play each side", "carries", member=True),
+    "centre": Kind("centre slides", "length", "play each side", "carries", member=True),
     "hinge": Kind("concealed hinge", "cup", "arm cranked by", "one carries", True),
     "frame-hinge": Kind("face-frame hinge", "cup", "overlay", "one carries", True),
     "plate": Kind("hinge plate", "height"),

@@ -10,10 +10,14 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..lengths import Length, inches
+from ..project.tree import LoosePart
 from ..shop.made import Made
+from ..stock import Grain
 from .settings import Setting, settings
 
 _WIDE = inches(3)
+#: What is shorter is a shim, planed from a scrap; nobody cuts it at a saw.
+_SHORTEST = inches("3/4")
 #: What a block's code begins with, where those of parts have their case's letter.
 JIG = "j"
 
@@ -56,3 +60,15 @@ def blocks(made: Made) -> list[Block]:
         )
         for number, length in enumerate(sorted(found), start=1)
     ]  # fmt: skip
+
+
+def as_parts(made: Made) -> list[LoosePart]:
+    """Return the blocks that are still to be cut as parts of their own, but for those that are among the parts already."""
+    cases, there = made.project.cases, {(part.goods, part.length) for part in made.project.loose}
+    return [
+        LoosePart(
+            f"block {made.units.write(block.sets, True)}", cases[0].goods, block.sets, block.width, grain=Grain.ANY
+        )
+        for block in blocks(made)
+        if not block.kept and block.sets >= _SHORTEST and (cases[0].goods, block.sets) not in there
+    ]

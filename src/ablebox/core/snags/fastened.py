@@ -20,6 +20,7 @@ from ..lengths import TICKS_PER_MM, Length, inches, millimetres
 from ..project.choices import choice
 from ..shop.made import Made
 from ..units import Units
+from .called import called
 from .snag import Check, Fix, Level, Snag
 
 #: Behind this a shelf clears a hinge.
@@ -49,10 +50,6 @@ def not_sound(made: Made) -> Iterator[Snag]:
 _KEYS = {Use.CUP: "fronts.hinge.depth"}
 
 
-def _name(assembly: Assembly, role: Role) -> str:
-    return next((part.name for part in assembly.parts if part.role == role), str(role.kind.stem))
-
-
 def _size(mm: float, units: Units) -> str:
     return units.write(Length(round(max(mm, 0.0) * TICKS_PER_MM)), True)
 
@@ -65,7 +62,7 @@ def _screw(finding: Finding, units: Units) -> str:
 
 
 def _tip(assembly: Assembly, finding: Finding, units: Units) -> str:
-    where = _name(assembly, finding.roles[0])
+    where = called(assembly, finding.roles[0])
     screw = _screw(finding, units)
     if finding.have <= 0:
         return f"the tip of {screw} comes out of the {where}; take shorter ones, or thicker stock."
@@ -76,18 +73,18 @@ def _tip(assembly: Assembly, finding: Finding, units: Units) -> str:
 
 
 def _stray(assembly: Assembly, finding: Finding, units: Units) -> str:
-    return f"{_screw(finding, units)} runs where the {_name(assembly, finding.roles[0])} is; move one of them."
+    return f"{_screw(finding, units)} runs where the {called(assembly, finding.roles[0])} is; move one of them."
 
 
 def _head(assembly: Assembly, finding: Finding, units: Units) -> str:
     return (
-        f"the {_name(assembly, finding.roles[0])} lies over the head of {_screw(finding, units)} in the {_name(assembly, finding.roles[1])}; "
+        f"the {called(assembly, finding.roles[0])} lies over the head of {_screw(finding, units)} in the {called(assembly, finding.roles[1])}; "
         "move one of them."
     )
 
 
 def _meet(assembly: Assembly, finding: Finding, units: Units) -> str:
-    screw, where = _screw(finding, units), _name(assembly, finding.roles[0])
+    screw, where = _screw(finding, units), called(assembly, finding.roles[0])
     if finding.have <= 0:
         return f"{screw} meets something else in the {where}; move one of them."
     return f"{screw} and what is beside it in the {where} leave {_size(finding.have, units)} of wood between them; move one of them."
@@ -96,26 +93,26 @@ def _meet(assembly: Assembly, finding: Finding, units: Units) -> str:
 def _hole(assembly: Assembly, finding: Finding, units: Units) -> str:
     what = finding.use.words if finding.use is not None else "holes"
     return (
-        f"{what} leave {_size(finding.have, units)} of the {_name(assembly, finding.roles[0])}; bore them shallower, or use "
+        f"{what} leave {_size(finding.have, units)} of the {called(assembly, finding.roles[0])}; bore them shallower, or use "
         "thicker stock."
     )
 
 
 def _cup(assembly: Assembly, finding: Finding, units: Units) -> str:
     return (
-        f"cups leave {_size(finding.have, units)} of the {_name(assembly, finding.roles[0])} and want {_size(2.5, units)}: the drill's "
+        f"cups leave {_size(finding.have, units)} of the {called(assembly, finding.roles[0])} and want {_size(2.5, units)}: the drill's "
         "point comes through the face. Use thicker doors or shallower cups."
     )
 
 
 def _air(assembly: Assembly, finding: Finding, units: Units) -> str:
-    where = _name(assembly, finding.roles[0])
+    where = called(assembly, finding.roles[0])
     return f"{finding.fitting.name if finding.fitting else 'hardware'} finds wood for {int(finding.have)} of 2 screws in the {where}; move it, or make that larger."
 
 
 def _pins(assembly: Assembly, finding: Finding, units: Units) -> str:
     return (
-        f"the {_name(assembly, finding.roles[0])} stands on {int(finding.have)} pins and wants {int(finding.need)}; set it back less, "
+        f"the {called(assembly, finding.roles[0])} stands on {int(finding.have)} pins and wants {int(finding.need)}; set it back less, "
         "or move the rows of holes."
     )
 
@@ -124,21 +121,21 @@ def _hinge(assembly: Assembly, finding: Finding, units: Units) -> str:
     box = finding.fitting.box if finding.fitting is not None else None
     level = units.write(Length((box.low[2] + box.high[2]) // 2)) if box is not None else ""
     return (
-        f"a hinge at {level} above the floor meets the {_name(assembly, finding.roles[0])}; move it, or set it back "
+        f"a hinge at {level} above the floor meets the {called(assembly, finding.roles[0])}; move it, or set it back "
         f"{units.write(_CLEAR)}."
     )
 
 
 def _loose(assembly: Assembly, finding: Finding, units: Units) -> str:
     return (
-        f"nothing holds the {_name(assembly, finding.roles[0])}: nothing it lies against takes a fastener; join it another way, or "
+        f"nothing holds the {called(assembly, finding.roles[0])}: nothing it lies against takes a fastener; join it another way, or "
         "move it."
     )
 
 
 def _clash(assembly: Assembly, finding: Finding, units: Units) -> str:
     what = finding.fitting.name if finding.fitting is not None else "hardware"
-    return f"{what} would stand where the {_name(assembly, finding.roles[0])} is; move one of them."
+    return f"{what} would stand where the {called(assembly, finding.roles[0])} is; move one of them."
 
 
 _SENTENCES: dict[Fault, Callable[[Assembly, Finding, Units], str]] = {

@@ -17,6 +17,7 @@ from ..fronts.drawer.slides import CentreMount, SideMount
 from ..fronts.face import FaceFronts, Line
 from ..lengths import ZERO, Length, inches
 from ..shop.made import Made
+from .called import called
 from .snag import Check, Fix, Level, Snag
 
 #: What a narrow stile is made wider by, so that hinges find room on its back.
@@ -38,21 +39,13 @@ def hangs_on_nothing(made: Made) -> Iterator[Snag]:
             )
 
 
-def _what(assembly: Assembly, role: Role) -> str:
-    """Return what something is called: a part by its name, a drawer by that word."""
-    part = next((part for part in assembly.parts if part.role == role), None)
-    if part is not None:
-        return part.name
-    return "tray" if role.kind is PartKind.TRAY else "drawer"
-
-
 def _upright(made: Made, assembly: Assembly, wanting: Wanting) -> str:
-    what, side = _what(assembly, wanting.role), wanting.side.value
+    what, side = called(assembly, wanting.role), wanting.side.value
     if wanting.other is None:
         return f"the {what} has nothing at its {side} to hang its slide on; put a partition there."
     far = made.units.write(wanting.size, True)
     return (
-        f"the {what} has nothing at its {side} to hang its slide on, the {_what(assembly, wanting.other)} is {far} away and a "
+        f"the {what} has nothing at its {side} to hang its slide on, the {called(assembly, wanting.other)} is {far} away and a "
         f"packer is {made.units.write(inches(2), True)} thick at most; put a partition there."
     )
 
@@ -76,7 +69,7 @@ def _under(made: Made, assembly: Assembly, wanting: Wanting) -> str:
 
 
 def _fastener(made: Made, assembly: Assembly, wanting: Wanting) -> str:
-    what = _what(assembly, wanting.role)
+    what = called(assembly, wanting.role)
     if wanting.role.kind is PartKind.DOOR and wanting.other is None:
         return f"the {what} has no upright beside it to hang on; put a partition there, or hang it at its other side."
     if wanting.other is None:
@@ -84,9 +77,9 @@ def _fastener(made: Made, assembly: Assembly, wanting: Wanting) -> str:
     other = next((part for part in assembly.parts if part.role == wanting.other), None)
     thick = f", {made.units.write(other.thickness.length, True)} thick" if other is not None else ""
     if wanting.role.kind in (PartKind.DOOR, PartKind.STILE):
-        return f"the hinges of the {what} find no wood for their screws in the {_what(assembly, wanting.other)}{thick}; make it wider."
+        return f"the hinges of the {what} find no wood for their screws in the {called(assembly, wanting.other)}{thick}; make it wider."
     return (
-        f"nothing holds the {what} to the {_what(assembly, wanting.other)}{thick}: no fastener on the rack fits its wood; take "
+        f"nothing holds the {what} to the {called(assembly, wanting.other)}{thick}: no fastener on the rack fits its wood; take "
         "another joint, or thicker stock."
     )
 

@@ -7,10 +7,11 @@ from functools import partial
 
 from PyQt6.QtWidgets import QPushButton
 
-from ...core.bench.blocks import blocks
+from ...core.bench.blocks import as_parts, blocks
 from ...core.lengths import Length
 from ...core.project import rack_edits
 from ...core.project.choices import PITCHES
+from ...core.project.loose_edits import with_more
 from ..desk import Desk
 from ..widgets.words import Words
 from .rack_cards import Card
@@ -39,6 +40,12 @@ class FasteningCard(Card):
             keep.setObjectName("keep-blocks")
             keep.clicked.connect(partial(self._keep, wanted))
             self.grid.addWidget(keep, row + 2, 0, 1, 2)
+        cut = as_parts(desk.document.made)
+        if cut:
+            put = QPushButton(f"Put {len(cut)} to cut among the parts")
+            put.setObjectName("cut-blocks")
+            put.clicked.connect(lambda: self.change("Cut the blocks", with_more(self.project, cut)))
+            self.grid.addWidget(put, row + 3, 0, 1, 2)
         if kept:
             drop = QPushButton("Forget them")
             drop.setObjectName("drop-blocks")
