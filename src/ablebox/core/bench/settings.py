@@ -145,6 +145,10 @@ def _pins(assembly: Assembly, part: Placed, holes: Holes) -> tuple[Size, ...]:
     return tuple(sizes)
 
 
+#: Blocks are told by these, so that no number stands before their size.
+_ORDINALS = ("lowest", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth", "ninth", "next")
+
+
 def _slides(assembly: Assembly) -> Iterator[_Row]:
     """Blocks from what is below to the lowest slide's lower edge, and between each two; how far slides stand back."""
     columns: dict[tuple[Role, int], list[Fitting]] = {}
@@ -159,7 +163,7 @@ def _slides(assembly: Assembly) -> Iterator[_Row]:
         for number, fitting in enumerate(column, start=1):
             gap = Length(fitting.box.low[2] - start)
             if gap >= _NOTHING:
-                sizes.append(Size(f"block {number}", gap, block=True))
+                sizes.append(Size(f"{_ORDINALS[min(number, len(_ORDINALS)) - 1]} block", gap, block=True))
             start = fitting.box.high[2]
         if tuple(sizes) not in blocks and sizes:
             blocks.append(tuple(sizes))

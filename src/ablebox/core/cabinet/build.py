@@ -32,7 +32,6 @@ from ..case.kick_notched import NotchedKick
 from ..case.plan_diagonal import Diagonal
 from ..case.scribe import scribed
 from ..case.shell import LEFT, RIGHT, Lines, Shell, Work
-from ..fastening.occupied import Taken
 from ..fronts.edges import Edges
 from ..fronts.face import FaceFronts
 from ..fronts.side_face import build_side
@@ -42,7 +41,7 @@ from ..stock import Rack
 from ..units import Units
 from .design import Case
 from .diagonal import build_diagonal
-from .fastened import counted, fastened
+from .fastened import counted, fastened, hung
 from .setting_out import known, lines_of, shell_of
 
 #: Hardware that no shelf may lie in.
@@ -91,7 +90,7 @@ def build(
         work.add(school.build(shell, lines))
     inside, layout = fill(case.inside, _space(case, shell, lines, work, avoid))
     work.add(inside)
-    taken = _hung(work)
+    taken = hung(work)
     face = case.fronts.laid_out(Edges(shell, lines, case.frame)) if isinstance(case.fronts, FaceFronts) else None
     if face is not None and face.behind.dividers:
         # A divided face divides the frame; an undivided one leaves that to what stands behind it.
@@ -144,18 +143,6 @@ def build(
         fittings=tuple(work.fittings),
         wanting=(*work.wanting, *laid.wanting),
     )
-
-
-def _hung(work: Work) -> Taken:
-    """Hang what waits for all uprights; return what is in the wood of the case then."""
-    taken = Taken()
-    for part in work.parts:
-        for holes in work.holes.get(part.role, ()):
-            taken.bore(part, holes)
-    for each in work.later:
-        each(tuple(work.worked(part) for part in work.parts), taken, work)
-    work.later.clear()
-    return taken
 
 
 def _good_face_out(work: Work, side: str) -> None:

@@ -23,11 +23,10 @@ from ..case.frame.face_frame import FaceFrame
 from ..case.plan_diagonal import Diagonal
 from ..case.shell import Shell
 from ..case.top_full import TOP, FullTop
-from ..fastening.occupied import Taken
 from ..fronts.diagonal_face import face_across
 from ..lengths import ZERO
 from .design import Case
-from .fastened import counted, fastened
+from .fastened import counted, fastened, hung
 from .setting_out import known, lines_of
 
 
@@ -50,12 +49,7 @@ def build_diagonal(case: Case, plan: Diagonal, shell: Shell) -> Assembly:
     work.add(fitted(corner, case.inside))
     work.add(cutouts.cut(shell, case.cutouts, work.parts))
     across = face_across(corner, case.frame, case.fronts, isinstance(case.kick, Hung))
-    taken = Taken()
-    for part in work.parts:
-        for holes in work.holes.get(part.role, ()):
-            taken.bore(part, holes)
-    for each in work.later:
-        each(tuple(work.worked(part) for part in work.parts), taken, work)
+    hung(work)
     if isinstance(case.counter, SheetTop):
         out = max((part.thickness.length for part in across.parts if part.stands == "front"), default=ZERO)
         work.add(corner_top(corner, case.counter, out))

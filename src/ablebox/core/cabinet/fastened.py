@@ -10,6 +10,7 @@ from ..assembly.part import Bought, Face, Placed
 from ..assembly.role import Role
 from ..case.shell import Shell, Work
 from ..fastening.lay_out import Layer
+from ..fastening.occupied import Taken
 
 
 def fastened(
@@ -36,3 +37,15 @@ def counted(fasteners: Iterable[Fastener]) -> list[Bought]:
     for each in fasteners:
         found.setdefault((each.name, each.place), []).append(each)
     return [Bought(name, len(kept), kept[0].why, place=place) for (name, place), kept in found.items()]
+
+
+def hung(work: Work) -> Taken:
+    """Hang what waits for all uprights; return what is in the wood of the case then."""
+    taken = Taken()
+    for part in work.parts:
+        for holes in work.holes.get(part.role, ()):
+            taken.bore(part, holes)
+    for each in work.later:
+        each(tuple(work.worked(part) for part in work.parts), taken, work)
+    work.later.clear()
+    return taken
