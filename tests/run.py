@@ -14,6 +14,7 @@ import unittest
 from collections.abc import Iterable
 from concurrent.futures import ThreadPoolExecutor, as_completed
 from pathlib import Path
+from time import monotonic
 
 ROOT = Path(__file__).resolve().parent.parent
 #: Those that take longest begin first.
@@ -35,14 +36,14 @@ def main() -> int:
     with ThreadPoolExecutor(max(1, os.cpu_count() or 1)) as pool:
         running = {pool.submit(_apart, module): module for module in _longest_first(modules)}
         for done in as_completed(running):
-            status, output = done.result()
+            status, output, seconds = done.result()
             good = good and status == 0
             counts = [line for line in output.splitlines() if line.startswith(_COUNTS)]
             shown = "\n".join(line for line in output.splitlines() if not line.startswith(_COUNTS))
             if status:
                 print(f"{running[done]}\n{shown}", flush=True)
             else:
-                print(f"{running[done]} {shown.splitlines()[0] if shown else ''}", flush=True)
+                print(f"{running[done]} {shown.splitlines()[0] if shown else ''} {seconds:.0f} s", flush=True)
             for i, number in enumerate(counts[-1].split()[1:] if counts else ("0", "1", "0")):
                 totals[i] += int(number)
     print("{} passed, {} failed, {} skipped".format(*totals))
@@ -59,14 +60,15 @@ def _longest_first(modules: Iterable[str]) -> list[str]:
     return sorted(modules, key=lambda name: _LONG.index(name) if name in _LONG else len(_LONG))
 
 
-def _apart(module: str) -> tuple[int, str]:
-    """Run one module in a process of its own; return its status and what it printed."""
+def _apart(module: str) -> tuple[int, str, float]:
+    """Run one module in a process of its own; return its status, what it printed, and how long it took."""
+    start = monotonic()
     flags = ["-X", "dev"] if sys.flags.dev_mode else []
     run = subprocess.run(
         [sys.executable, *flags, __file__, "--one", module], stdout=subprocess.PIPE, stderr=subprocess.STDOUT, text=True,
         stdin=subprocess.DEVNULL, check=False,
     )  # fmt: skip
-    return run.returncode, run.stdout
+    return run.returncode, run.stdout, monotonic() - start
 
 
 def _one(names: list[str]) -> int:

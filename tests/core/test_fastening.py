@@ -10,6 +10,7 @@ from itertools import combinations
 from random import Random
 from typing import Any
 
+from ablebox.cli import demo
 from ablebox.core.assembly.fastener import Fastener, FastenerKind
 from ablebox.core.assembly.fitting import FittingKind
 from ablebox.core.assembly.joint import Joint, Way
@@ -41,6 +42,8 @@ from ablebox.core.fronts.making.slab import Slab
 from ablebox.core.hardware import usual
 from ablebox.core.lengths import ZERO, Length, inches
 from ablebox.core.pitches import Pitches
+from ablebox.core.project.files import load
+from ablebox.core.project.placed import FILLER
 from ablebox.core.project.tree import new_project
 from ablebox.core.reckoning import leaf
 from ablebox.core.shop.made import Made
@@ -406,6 +409,16 @@ class BetweenCases(unittest.TestCase):
         places = sorted(made.place(each.letter).case_x.ticks + each.fastener.head[0] for each in wall_screws)  # type: ignore[union-attr]
         self.assertEqual(places, [inches(16).ticks, inches(32).ticks])
         self.assertTrue(all(each.fastener.through[0].kind is PartKind.RAIL for each in wall_screws))
+
+    def test_what_is_shared_is_held_by_all_that_share_it(self) -> None:
+        """A kick board before two cases is nailed to all their sides, a filler screwed to the stile beside it."""
+        made = Made(load(demo.path_of("heron-house")).project)
+        kick = {(j.other, j.fastener.into) for j in made.joined if j.fastener.through[0].kind is PartKind.KICK}
+        self.assertEqual(kick, {("B", "side.left"), ("B", "side.right"), ("D", "side.left"), ("D", "side.right")})
+        filled = {(j.letter, j.fastener.through) for j in made.joined if j.other == FILLER}
+        self.assertEqual(filled, {("A", ("frame.stile.left",)), ("E", ("frame.stile.left",))})
+        # What only others hold is no finding.
+        self.assertEqual([made.findings(case.letter) for case in made.project.cases], [[]] * 8)
 
 
 class Roles(unittest.TestCase):

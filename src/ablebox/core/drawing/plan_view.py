@@ -11,6 +11,7 @@ from ..room.island import Island
 from ..room.room import Corner
 from ..room.wall import End, Measured
 from ..run.place import Place
+from ..run.space import SpaceKind
 from ..shop.made import Made
 from .palette import tint
 from .shapes import Dimension, Drawing, Label, Path, Point, Shape
@@ -131,10 +132,14 @@ def _turn(corner: Corner | None) -> float:
 
 def _place(made: Made, drawing: Drawing, frame: _Frame, place: Place, above: Sequence[Place] | None) -> None:
     """Draw a member of a run: with what hangs above it, or as what hangs if that is ``None``."""
-    a, b, deep = place.x.mm, place.end.mm, place.depth.mm
+    a, b, deep, back = place.x.mm, place.end.mm, place.depth.mm, 0.0
     if b <= a:
         return
-    ring: tuple[Point, ...] = (frame.at(a, 0), frame.at(b, 0), frame.at(b, deep), frame.at(a, deep))
+    if place.space and made.project.spaces[place.space - 1].kind is SpaceKind.FILLER:
+        line = next(line for line in made.lines if place in line.places)
+        deep = line.front(place).mm
+        back = max(0.0, deep - place.depth.mm)
+    ring: tuple[Point, ...] = (frame.at(a, back), frame.at(b, back), frame.at(b, deep), frame.at(a, deep))
     # Under what hangs a letter goes to the front, where no broken line crosses it.
     over = (p.depth.mm for p in above or () if p.x < place.end and place.x < p.end and p.depth < place.depth)
     middle = frame.at((a + b) / 2, (deep + max(over, default=0.0)) / 2)

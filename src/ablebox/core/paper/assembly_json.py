@@ -190,6 +190,8 @@ class _Object:
 
     def _named(self, role: Role, letter: str = "") -> str:
         copy = 1 if letter else self.copy
+        if letter == FILLER:
+            return self.pieces.piece(letter, str(role.number[0]), copy)
         return self.pieces.piece(letter or self.assembly.letter, role, copy)
 
     def _fitting(self, number: int, fitting: Fitting) -> dict[str, Any]:
@@ -274,6 +276,6 @@ def _filler_stands(made: Made, space: int) -> dict[str, Any] | None:
     for line in made.lines:
         for place in line.places:
             if place.space == space:
-                at = [mm(place.x), mm(place.depth), mm(place.low)]
+                at = [mm(place.x), mm(line.front(place)), mm(place.low)]
                 return {"wall": line.wall, "at": at, "turn": 0}
     return None

@@ -14,6 +14,7 @@ from ..assembly.role import Role
 from ..cuts.plan import Plan
 from ..hardware import usual
 from ..lengths import TICKS_PER_FOOT, TICKS_PER_MM, Length
+from ..project.placed import FILLER
 from ..shop.boards import board_plans
 from ..shop.made import Made
 from ..stock import Edging
@@ -121,7 +122,7 @@ def reasons(made: Made) -> dict[str, str]:
     found: dict[str, dict[str, list[str]]] = {}
     rows = [(assembly.letter, item.name, item.why) for assembly in made.assemblies for item in assembly.bought]
     for joined in made.joined:
-        words = "to the wall" if not joined.other else "case to case"
+        words = "to the wall" if not joined.other else "to a filler" if joined.other == FILLER else "case to case"
         rows.append(
             (joined.letter, joined.fastener.name, f"{words}: {joined.fastener.why}" if joined.fastener.why else words)
         )

@@ -76,6 +76,12 @@ class Line:
     open_left: bool = False
     open_right: bool = False
 
+    def front(self, place: Place) -> Length:
+        """Return how far out of the wall the front of a filler stands: flush with the case beside it, the left one first."""
+        at = self.places.index(place)
+        beside = [each for each in (*self.places[max(0, at - 1) : at], *self.places[at + 1 : at + 2]) if each.letter]
+        return beside[0].depth if beside else place.depth
+
     @property
     def left_over(self) -> Length | None:
         """What nothing takes of the width there is; below 0 if it is too little."""

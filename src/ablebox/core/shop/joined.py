@@ -26,9 +26,11 @@ from ..fastening.sizes import DIAMETER
 from ..fastening.wood import solid, spans
 from ..hardware import Hardware
 from ..lengths import Length, inches, millimetres
+from ..project.placed import FILLER
 from ..project.tree import Project
 from ..room.wall import Measured
 from ..run.place import Line, Place
+from .fillers import screwed_to
 from .shared import driven_from_owner, held, shares
 
 #: Cases this high are tall.
@@ -46,7 +48,7 @@ class Joined:
     Args:
         letter: of the case it is driven from; its places are in that case's axes.
         fastener: the fastener.
-        other: letter of the case it ends in; empty where it ends in the wall.
+        other: letter of the case it ends in, that of fillers; empty where it ends in the wall.
     """
 
     letter: str
@@ -74,6 +76,7 @@ def joined(made: _Made) -> list[Joined]:
             if one.letter and two.letter and _straight(made, one.letter) and _straight(made, two.letter):
                 found += _together(made, one, two)
         found += _shared(made, line)
+        found += _beside(made, line)
         if made.rooms[line.wall - 1].wall.island is None:
             for place in line.places:
                 if place.letter and _straight(made, place.letter):
@@ -100,6 +103,17 @@ def _shared(made: _Made, line: Line) -> Iterator[Joined]:
                 else:
                     back = (-by[0], -by[1], -by[2])
                     yield Joined(there.letter, moved_fastener(each, back), place.letter)
+
+
+def _beside(made: _Made, line: Line) -> Iterator[Joined]:
+    """What holds fillers to the cases beside them."""
+    for one, two in pairwise(line.places):
+        case, filler = (one, two) if one.letter else (two, one)
+        if not case.letter or filler.letter or not _straight(made, case.letter):
+            continue
+        space = made.project.spaces[filler.space - 1]
+        for each in screwed_to(made.assembly(case.letter), case, filler, space, made.project.rack, made.shop_of()):
+            yield Joined(case.letter, each, FILLER)
 
 
 def _by(one: Assembly, place: Place, two: Assembly, there: Place) -> Point:
