@@ -12,7 +12,7 @@ overrule it: the measured length is used from there on, and the sum stays readab
 from __future__ import annotations
 
 from collections.abc import Iterable, Mapping
-from dataclasses import dataclass, field, replace
+from dataclasses import dataclass, field
 from enum import Enum
 
 from .lengths import ZERO, Length
@@ -82,7 +82,7 @@ class Reckoned:
     def _as_terms(self, sign: int) -> tuple[Term, ...]:
         if self.label or not self.terms:
             return (Term(sign, self),)
-        return tuple(replace(term, sign=term.sign * sign) for term in self.terms)
+        return self.terms if sign > 0 else tuple(Term(-term.sign, term.item, term.times) for term in self.terms)
 
     def __add__(self, other: Reckoned) -> Reckoned:
         return Reckoned(self.length + other.length, terms=self._as_terms(1) + other._as_terms(1))

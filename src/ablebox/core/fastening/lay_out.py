@@ -10,11 +10,12 @@ from __future__ import annotations
 from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass, replace
 
-from ..assembly.fastener import Fastener, FastenerKind
+from ..assembly.fastener import Fastener, FastenerKind, Point
 from ..assembly.fitting import Fitting
 from ..assembly.joint import Joint, Spacing, Way
 from ..assembly.part import Face, Holes, Placed, Want, Wanting
 from ..assembly.role import PartKind, Role
+from ..assembly.uses import Use
 from ..hardware import Hardware
 from ..lengths import ZERO, Length, inches, millimetres
 from ..pitches import Pitches
@@ -43,6 +44,8 @@ _BY_DOWELS = (Way.POCKET, Way.SCREWS, Way.CONNECTORS, Way.BISCUITS)
 _ENDS = inches("3/8")
 #: Members under this are driven at a quarter of their width.
 _NARROW = inches(6)
+#: What holes of one kind in a part share: use, face, diameter, depth, how they lean.
+_Alike = tuple[Use, Face, Length, Length, Face | None, bool]
 
 
 @dataclass(frozen=True, slots=True)
@@ -82,7 +85,8 @@ class Layer:
         self.fittings = tuple(fittings)
         self.taken: dict[Role, list[Rod]] = {}
         self.fasteners: list[Fastener] = []
-        self.holes: dict[Role, list[Holes]] = {}
+        self._holes: dict[tuple[Role, _Alike], list[Point]] = {}
+        self._whys: dict[tuple[FastenerKind, tuple[Length, Length, Length]], str] = {}
         self.wanting: list[Wanting] = []
         self._known: dict[str, tuple[Hardware, ...]] = {}
         for part in self.parts.values():
@@ -234,18 +238,19 @@ class Layer:
         )  # fmt: skip
 
     def _keep(self, joint: Joint, fit: Fit) -> None:
-        fastener = replace(fit.fastener, place=joint.place, why=self._why(fit))
+        about = fit.fastener.kind, fit.sizes
+        if about not in self._whys:
+            self._whys[about] = self._why(fit)
+        made = fit.fastener
+        fastener = Fastener(
+            made.kind, made.name, made.diameter, made.head, made.tip, made.through, made.into, self._whys[about],
+            joint.place,
+        )  # fmt: skip
         self.fasteners.append(fastener)
         self._take(fastener, fit.rods)
         for role, holes in fit.holes:
-            kept = self.holes.setdefault(role, [])
-            for i, other in enumerate(kept):
-                same = (other.use, other.face, other.diameter, other.depth, other.toward)
-                if same == (holes.use, holes.face, holes.diameter, holes.depth, holes.toward):
-                    kept[i] = replace(other, centres=other.centres + holes.centres)
-                    break
-            else:
-                kept.append(holes)
+            alike = holes.use, holes.face, holes.diameter, holes.depth, holes.toward, holes.steep
+            self._holes.setdefault((role, alike), []).extend(holes.centres)
 
     def _why(self, fit: Fit) -> str:
         """Say how long a fastener may be, with the numbers."""
@@ -258,7 +263,11 @@ class Layer:
 
     def bored(self) -> list[Placed]:
         """Return the parts with the holes of what was laid out."""
+        found: dict[Role, list[Holes]] = {}
+        for (role, (use, face, diameter, depth, toward, steep)), centres in self._holes.items():
+            holes = Holes(use, face, diameter, depth, tuple(centres), toward=toward, steep=steep)
+            found.setdefault(role, []).append(holes)
         return [
-            replace(part, holes=(*part.holes, *self.holes[part.role])) if part.role in self.holes else part
+            replace(part, holes=(*part.holes, *found[part.role])) if part.role in found else part
             for part in self.parts.values()
         ]

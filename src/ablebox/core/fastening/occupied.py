@@ -28,8 +28,9 @@ class Rod:
         self.one, self.two, self.radius = one, two, radius
         # The box around it, with half of the wood that is left between two: most pairs are told apart by that.
         reach = radius + WEB // 2
-        self.low = tuple(min(a, b) - reach for a, b in zip(one, two, strict=True))
-        self.high = tuple(max(a, b) + reach for a, b in zip(one, two, strict=True))
+        (a, b, c), (d, e, f) = one, two
+        self.low = (a if a < d else d) - reach, (b if b < e else e) - reach, (c if c < f else f) - reach
+        self.high = (a if a > d else d) + reach, (b if b > e else e) + reach, (c if c > f else f) + reach
 
     def near(self, other: Rod) -> bool:
         """Whether too little is left between this and another one."""
