@@ -19,8 +19,9 @@ from time import monotonic
 ROOT = Path(__file__).resolve().parent.parent
 #: Those that take longest begin first.
 _LONG = (
-    "tests.window.test_stages", "tests.core.test_corner", "tests.core.test_cuts", "tests.core.test_hand",
-    "tests.window.test_habits", "tests.cli.test_assembly", "tests.outside.test_sources", "tests.core.test_edits",
+    "tests.core.test_edits", "tests.window.test_stages", "tests.core.test_cuts", "tests.core.test_case",
+    "tests.cli.test_commands", "tests.core.test_fronts", "tests.core.test_hand", "tests.window.test_room_run",
+    "tests.core.test_neighbours", "tests.core.test_project", "tests.cli.test_assembly",
 )  # fmt: skip
 #: Exit status of a module by itself; how many passed, failed and were skipped stands in its last line.
 _COUNTS = "counts:"

@@ -22,6 +22,7 @@ from ablebox.core.bench.blocks import blocks
 from ablebox.core.bench.settings import SettingKind, settings
 from ablebox.core.cabinet.build import build
 from ablebox.core.cabinet.design import Case
+from ablebox.core.cabinet.kinds import KINDS, starting_case
 from ablebox.core.case.end.end_panel import EndPanel
 from ablebox.core.case.frame.face_frame import FaceFrame
 from ablebox.core.case.frame.none import Frameless
@@ -134,7 +135,7 @@ class Rules(unittest.TestCase):
             leaves = head[1] + (tip[1] - head[1]) * share
             self.assertAlmostEqual(leaves, (inches(10) + inches("3/8")).ticks, delta=4)
             self.assertAlmostEqual((1 - share) * long, inches("1/2").ticks, delta=4)
-        (holes,) = layer.holes[rail.role]
+        (holes,) = layer.bored()[1].holes
         self.assertEqual((holes.use, holes.face, holes.toward), (Use.POCKET, Face.BACK, Face.LEFT))
 
     def test_facing_screws_of_a_shared_panel_are_staggered(self) -> None:
@@ -392,6 +393,17 @@ class RandomDesigns(unittest.TestCase):
             self.assertEqual(air, any(w.want.value in ("upright", "under") for w in assembly.wanting), f"seed {seed}")
             proven += not air
         self.assertGreater(proven, 40)
+
+    def test_a_case_takes_the_same_fasteners_whatever_it_is_measured_in(self) -> None:
+        """Metric and inch racks offer the same sizes in round numbers: what one joins by a screw the other does too."""
+        rack = new_project().rack
+        for kind in KINDS:
+            case = starting_case("A", kind, System.INCH)
+            inch, metric = (
+                Counter(f.kind for f in build(case, rack, Units(system)).fasteners if f.kind is not FastenerKind.NAIL)
+                for system in System
+            )
+            self.assertEqual(inch, metric, kind)
 
 
 class BetweenCases(unittest.TestCase):

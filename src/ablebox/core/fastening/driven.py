@@ -205,7 +205,7 @@ def pocket_screw(found: Meeting, place: int, face: Face, placing: Placing) -> Fi
     for item in placing.items("pocket-screw"):
         into = item.length - sits
         reach = round(into.ticks * pocket.COS)
-        if item.length > pocket.screw(thick) or into < LEAST_THREAD or reach > (deep - keep).ticks:
+        if item.length > pocket.screw(thick) + pocket.ROUNDED or into < LEAST_THREAD or reach > (deep - keep).ticks:
             continue
         head, tip, mouth = list(exit_), list(exit_), list(exit_)
         head[axis] -= drive * round(sits.ticks * pocket.COS)

@@ -19,6 +19,8 @@ WIDE = millimetres("9.5")
 FROM_EDGE = inches("3/8")
 _LEDGES = ((inches("9/16"), inches("5/8")), (inches(1), inches("3/4")))
 _SCREWS = ((inches("9/16"), inches(1)), (inches(1), inches("1 1/4")))
+#: What metric screws of these sizes may be longer: 32 mm for 1 1/4 in.
+ROUNDED = millimetres(1)
 _THICK_LEDGE, _THICK_SCREW = inches("1 1/2"), inches("2 1/2")
 
 

@@ -32,6 +32,8 @@ def fasten_frame(work: Work, seen: frozenset[tuple[Role, Face]]) -> None:
     above = Role(PartKind.FRAME_RAIL, Side.TOP)
     work.join(Way.POCKET, TOP, above, Spacing.FRAME, Face.TOP, spare=True)
     front = next((part for part in work.parts if part.role == Role(PartKind.STRETCHER, Side.FRONT)), None)
-    if front is not None:
-        work.join(Way.POCKET, front.role, above, Spacing.FRAME, Face.TOP if front.axes[2] == 2 else Face.BACK,
-                  spare=True)  # fmt: skip
+    if front is not None and front.axes[2] == 2:
+        work.join(Way.POCKET, front.role, above, Spacing.FRAME, Face.TOP, spare=True)
+    elif front is not None:
+        # On edge it lies flat behind the rail, and is screwed to it from inside.
+        work.join(Way.SCREWS, front.role, above, Spacing.FRAME, Face.BACK, spare=True)
