@@ -16,7 +16,7 @@ from ..stock import Grain
 from .settings import Setting, settings
 
 _WIDE = inches(3)
-#: What is shorter is a shim, planed from a scrap; nobody cuts it at a saw.
+#: What is shorter is a shim.
 _SHORTEST = inches("3/4")
 #: What a block's code begins with, where those of parts have their case's letter.
 JIG = "j"
@@ -41,6 +41,11 @@ class Block:
     thickness: Length
     uses: tuple[str, ...]
     kept: bool
+
+    @property
+    def is_shim(self) -> bool:
+        """Whether it is too short for a saw, and planed from a scrap instead."""
+        return self.sets < _SHORTEST
 
 
 def blocks(made: Made) -> list[Block]:
@@ -70,5 +75,5 @@ def as_parts(made: Made) -> list[LoosePart]:
             f"block {made.units.write(block.sets, True)}", cases[0].goods, block.sets, block.width, grain=Grain.ANY
         )
         for block in blocks(made)
-        if not block.kept and block.sets >= _SHORTEST and (cases[0].goods, block.sets) not in there
+        if not block.kept and not block.is_shim and (cases[0].goods, block.sets) not in there
     ]

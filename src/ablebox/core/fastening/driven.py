@@ -52,18 +52,24 @@ class Fit:
         fastener: the fastener.
         rods: the space it and its holes take in each part.
         holes: the holes, each with its part.
-        sizes: what it goes through, how far in, and how deep it may.
+        sizes: what it goes through, how far in, and how thick what it ends in is.
+        edge: whether it ends in an edge.
     """
 
     fastener: Fastener
     rods: tuple[tuple[Role, Rod], ...]
     holes: tuple[tuple[Role, Holes], ...]
     sizes: tuple[Length, Length, Length]
+    edge: bool = False
 
 
 def longest(items: tuple[Hardware, ...], most: Length) -> Hardware | None:
     """Return the longest item no longer than ``most``; ``None`` if there is none."""
     return max((item for item in items if item.length <= most), key=lambda item: item.length, default=None)
+
+
+def _in_an_edge(found: Meeting) -> bool:
+    return found.second.axes[2] != found.axis
 
 
 def _point(found: Meeting, place: int, across: int, at: int) -> Point:
@@ -129,7 +135,8 @@ def straight(found: Meeting, place: int, across: int, placing: Placing, way: Way
         fastener,
         ((found.first.role, rod), (found.first.role, sunk), (found.second.role, rod)),
         holes,
-        (through, into, deep),
+        (through, into, found.second.thickness.length if _in_an_edge(found) else deep),
+        _in_an_edge(found),
     )
 
 
@@ -232,7 +239,11 @@ def pocket_screw(found: Meeting, place: int, face: Face, placing: Placing) -> Fi
         rod = Rod(one, two, DIAMETER[kind].ticks // 2)
         bore = Rod(three, one, pocket.WIDE.ticks // 2)
         return Fit(
-            fastener, ((first.role, rod), (first.role, bore), (second.role, rod)), tuple(holes), (thick, into, deep)
+            fastener,
+            ((first.role, rod), (first.role, bore), (second.role, rod)),
+            tuple(holes),
+            (thick, into, second.thickness.length if _in_an_edge(found) else deep),
+            _in_an_edge(found),
         )
     return None
 

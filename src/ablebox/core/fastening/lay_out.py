@@ -35,6 +35,8 @@ _SOLID = frozenset({
 _NO_PITCH = inches(999)
 #: A face this wide takes two rows.
 _TWO_ROWS = inches(4)
+#: A face this wide takes four screws, as low drawer fronts do.
+_FOUR_IN = inches("2 1/2")
 #: On wood wider than this a fastener may stand beside the middle.
 _MOVES_ASIDE = millimetres(14)
 _STEP = inches("1/4")
@@ -86,7 +88,7 @@ class Layer:
         self.taken: dict[Role, list[Rod]] = {}
         self.fasteners: list[Fastener] = []
         self._holes: dict[tuple[Role, _Alike], list[Point]] = {}
-        self._whys: dict[tuple[FastenerKind, tuple[Length, Length, Length]], str] = {}
+        self._whys: dict[tuple[FastenerKind, tuple[Length, Length, Length], bool], str] = {}
         self.wanting: list[Wanting] = []
         self._known: dict[str, tuple[Hardware, ...]] = {}
         for part in self.parts.values():
@@ -148,7 +150,8 @@ class Layer:
         along = [found.start + at.ticks for at in places(way, Length(found.length), pitch, self.shop.pitches.ends)]
         rows: list[int | None] = [None]
         wide = Length(found.across_end - found.across_start)
-        if joint.spacing in (Spacing.PANEL, Spacing.END_PANEL, Spacing.FOUR) and wide >= _TWO_ROWS:
+        least = _FOUR_IN if joint.spacing is Spacing.FOUR else _TWO_ROWS
+        if joint.spacing in (Spacing.PANEL, Spacing.END_PANEL, Spacing.FOUR) and wide >= least:
             rows = [found.across_start + at.ticks for at in places(way, wide, pitch, self.shop.pitches.ends)]
             if joint.spacing is Spacing.FOUR:
                 along, rows = [along[0], along[-1]], [rows[0], rows[-1]]
@@ -238,7 +241,7 @@ class Layer:
         )  # fmt: skip
 
     def _keep(self, joint: Joint, fit: Fit) -> None:
-        about = fit.fastener.kind, fit.sizes
+        about = fit.fastener.kind, fit.sizes, fit.edge
         if about not in self._whys:
             self._whys[about] = self._why(fit)
         made = fit.fastener
@@ -254,7 +257,8 @@ class Layer:
 
     def _why(self, fit: Fit) -> str:
         """Say how long a fastener may be, with the numbers."""
-        first, into, deep = (self.shop.write(size) for size in fit.sizes)
+        first, into, thick = (self.shop.write(size) for size in fit.sizes)
+        deep = f"an edge of {thick} stock" if fit.edge else thick
         if fit.fastener.kind.glued:
             return f"{first} in the one part, {into} in the other"
         if fit.fastener.kind is FastenerKind.POCKET_SCREW:

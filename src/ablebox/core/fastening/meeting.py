@@ -94,15 +94,18 @@ def _in_a_notch(first: Placed, second: Placed) -> Meeting | None:
 def _through(found: Meeting) -> Meeting | None:
     """Return a meeting with where the first part's own wood ends, as at a rabbet; ``None`` if the second is not right behind."""
     axis, drive = found.axis, found.drive
-    at = [0, 0, 0]
-    at[found.along], at[found.across] = (found.start + found.end) // 2, (found.across_start + found.across_end) // 2
     head = found.first.box.low[axis] if drive > 0 else found.first.box.high[axis]
-    for low, high in spans(found.first, axis, (at[0], at[1], at[2])):
-        if head in (low, high):
-            leaves = high if drive > 0 else low
-            a, b = found.second.box.span(axis)
-            behind = a - _PLAY <= leaves < b if drive > 0 else a < leaves <= b + _PLAY
-            return replace(found, leaves=leaves, enters=leaves) if behind else None
+    at = [0, 0, 0]
+    at[found.across] = (found.across_start + found.across_end) // 2
+    # Its middle may lie in a dado, where no head sits.
+    for share in (2, 1, 3):
+        at[found.along] = found.start + (found.end - found.start) * share // 4
+        for low, high in spans(found.first, axis, (at[0], at[1], at[2])):
+            if head in (low, high):
+                leaves = high if drive > 0 else low
+                a, b = found.second.box.span(axis)
+                behind = a - _PLAY <= leaves < b if drive > 0 else a < leaves <= b + _PLAY
+                return replace(found, leaves=leaves, enters=leaves) if behind else None
     return None
 
 

@@ -3,7 +3,7 @@
 
 from __future__ import annotations
 
-from ..bench.blocks import blocks
+from ..bench.blocks import Block, blocks
 from ..bench.settings import settings
 from ..drawing.part_view import part_view
 from ..drawing.replay import fitted, replay
@@ -101,11 +101,17 @@ def _blocks(book: Pages, title: str) -> None:
     book.heading(EDGE, "Blocks, cut from offcuts; write the size on each")
     for block in rows:
         book.room_for(30, title)
-        size = " × ".join(book.write(each) for each in (block.sets, block.width, block.thickness))
         kept = "  ·  kept with the shop" if block.kept else ""
-        book.words(EDGE, f"{block.code}  {size}{kept}", book.width - 2 * EDGE)
+        book.words(EDGE, f"{block.code}  ·  {_block(book, block)}{kept}", book.width - 2 * EDGE)
         book.words(EDGE + 18, "; ".join(block.uses), book.width - 2 * EDGE - 18, 9, "quiet")
         book.y += 2
+
+
+def _block(book: Pages, block: Block) -> str:
+    """Say what to cut: a block to its length, or a strip planed to its thickness where that is less than a saw cuts."""
+    if block.is_shim:
+        return f"shim, planed {book.write(block.sets)} thick"
+    return " × ".join(book.write(each) for each in (block.sets, block.width, block.thickness))
 
 
 def cautions_page(book: Pages) -> None:
