@@ -20,7 +20,7 @@ ROOT = Path(__file__).resolve().parent.parent
 #: Those that take longest begin first.
 _LONG = (
     "tests.core.test_edits", "tests.window.test_stages", "tests.core.test_cuts", "tests.core.test_case",
-    "tests.cli.test_commands", "tests.core.test_fronts", "tests.core.test_hand", "tests.window.test_room_run",
+    "tests.core.test_room", "tests.outside.test_whole_rooms", "tests.core.test_schools", "tests.cli.test_commands", "tests.core.test_fronts", "tests.core.test_hand", "tests.window.test_room_run",
     "tests.core.test_neighbours", "tests.core.test_project", "tests.cli.test_assembly",
 )  # fmt: skip
 #: Exit status of a module by itself; how many passed, failed and were skipped stands in its last line.

@@ -42,7 +42,7 @@ class FasteningCard(Card):
             self.grid.addWidget(keep, row + 2, 0, 1, 2)
         cut = as_parts(desk.document.made)
         if cut:
-            put = QPushButton(f"Put {len(cut)} to cut among the parts")
+            put = QPushButton(f"Cut {len(cut)} of them with the parts")
             put.setObjectName("cut-blocks")
             put.clicked.connect(lambda: self.change("Cut the blocks", with_more(self.project, cut)))
             self.grid.addWidget(put, row + 3, 0, 1, 2)
