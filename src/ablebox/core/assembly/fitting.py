@@ -26,6 +26,7 @@ class FittingKind(Enum):
     KNOB = "knob"
     ROD = "rod"
     SOCKET = "rod-socket"
+    ROD_SUPPORT = "rod-support"
     FOOT = "foot"
     CASTER = "caster"
     CLIP = "clip"

@@ -15,6 +15,7 @@ from ..assembly.role import PartKind
 from ..assembly.solid import Box
 from ..assembly.uses import Use
 from ..case.shell import Work
+from ..fastening.driven import longest
 from ..fastening.screwed_on import screwed_on
 from ..lengths import ZERO, Length, millimetres
 from .area import Area
@@ -30,6 +31,8 @@ CUP_SCREW_IN, _CUP_SCREW_APART = millimetres("9.5"), millimetres("22.5")
 #: How thick a plate is under its screws' heads, how deep they go, and what holes are deeper.
 _PLATE, _PLATE_DEEP, _DEEPER = millimetres(2), millimetres(11), millimetres("0.5")
 _PILOT = millimetres("2.5")
+#: The longest screw for a plate on what is not of this case, whose thickness is not known here.
+_ELSEWHERE = millimetres(17)
 #: By how much a hinge may move to stand clear of what is in the wood: half of what a plate's screws stand apart, and so on.
 _MOVES = tuple(millimetres(by) * way for by in (16, 24, 8, 32, 40) for way in (1, -1))
 #: How far a plate and an arm reach from a hinge's middle, up and down, and how far an arm reaches behind the plate's line.
@@ -156,6 +159,8 @@ class _Hung:
             # Across a corner without a frame plates are set by their own template; a neighbour's stile is not of this case.
             if not self.framed and self.face.bays:
                 self._noted(None)
+            else:
+                self._count_screws()
             self._boxes(wanted, None)
             return wanted
         for by in (ZERO, *_MOVES):
@@ -169,6 +174,12 @@ class _Hung:
         self._noted(upright)
         self._boxes(wanted, None)
         return wanted
+
+    def _count_screws(self) -> None:
+        """Count the two screws of a plate that stands on what is not of this case, so that they are bought all the same."""
+        items = self.face.shell.hardware("small-screw" if self.framed else "plate-screw")
+        item = longest(items, _ELSEWHERE) or items[0]
+        self.work.buy(item.name, 2, "of a hinge plate beside this case")
 
     def _fixed(self, level: int, upright: Placed, screws: list[Fastener]) -> int:
         """Keep a hinge that finds its wood; return its height."""

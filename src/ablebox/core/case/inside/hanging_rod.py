@@ -91,7 +91,36 @@ class HangingRod:
         work.buy("rod sockets", 2)
         if space.width.length > _SUPPORTED:
             work.buy("rod supports", 1)
+            work.later.append(_Support(shell, bar))
         return work
+
+
+@dataclass(frozen=True, slots=True)
+class _Support:
+    """A support in the middle of a long rod: it hangs from what is above it on two screws, where anything is."""
+
+    shell: Shell
+    rod: Box
+
+    def __call__(self, parts: Sequence[Placed], taken: Taken, work: Work) -> None:
+        """Hang it up."""
+        x, y = (sum(self.rod.span(axis)) // 2 for axis in (0, 1))
+        above = [
+            part for part in parts
+            if part.axes[2] == 2 and part.box.low[2] >= self.rod.high[2] and part.box.low[0] <= x <= part.box.high[0]
+            and part.box.low[1] <= y <= part.box.high[1]
+        ]  # fmt: skip
+        if not above:
+            return
+        wood, off = min(above, key=lambda part: part.box.low[2]), _SCREW_OFF.ticks
+        box = Box((x - off, y - off, self.rod.low[2]), (x + off, y + off, wood.box.low[2]))
+        work.fittings.append(Fitting(FittingKind.ROD_SUPPORT, "rod supports", box, (wood.role,)))
+        for by in (-off // 2, off // 2):
+            made = screwed_on(FastenerKind.FITTING_SCREW, self.shell.hardware("small-screw"), wood, Face.BOTTOM,
+                              (x, y + by, 0), taken, self.shell.fastening.write)  # fmt: skip
+            if made is not None:
+                work.fasteners.append(made)
+                taken.add(made)
 
 
 @dataclass(frozen=True, slots=True)
