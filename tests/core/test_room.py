@@ -439,7 +439,7 @@ class OverSeveral(unittest.TestCase):
 class Wild(unittest.TestCase):
     def test_whatever_the_room_it_adds_up_is_drawn_comes_back_and_every_fix_can_be_tried(self) -> None:
         built = fixes = 0
-        for seed in range(60):
+        for seed in range(40):
             project = random_room(Random(seed))
             try:
                 made = Made(project)
@@ -471,5 +471,5 @@ class Wild(unittest.TestCase):
                         continue
                     again = Made(twice).line(number, upper).places
                     self.assertEqual([p.letter for p in again], [p.letter for p in there.places], f"seed {seed}")
-        self.assertGreater(built, 40)
+        self.assertGreater(built, 25)
         self.assertGreater(fixes, 20)
