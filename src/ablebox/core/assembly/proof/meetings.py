@@ -5,7 +5,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
-from math import cos, sin
+from math import cos, hypot, sin
 
 import numpy as np
 
@@ -78,7 +78,8 @@ def _meet(role: Role, kept: Sequence[_Rod]) -> Iterator[Finding]:
             continue
         if _same_axis(first, second):
             continue
-        gap = _between(one[a], two[a], one[b], two[b]) - first.radius - second.radius
+        facing = _facing(one[a], two[a], one[b], two[b], first.radius + second.radius)
+        gap = _between(one[a], two[a], one[b], two[b]) - first.radius - second.radius if facing is None else facing
         if gap < _WEB:
             yield Finding(Fault.MEET, (role,), float(gap), _WEB, first.fastener or second.fastener,
                           use=first.use or second.use)  # fmt: skip
@@ -105,6 +106,26 @@ def _same_axis(first: _Rod, second: _Rod) -> bool:
         # Two holes on one line are one, as a screw's and its sinking are, only where they are bored from one face.
         return first.use is not second.use and abs(places[0]) < 0.7
     return min(places) < long + 0.7 and max(places) > -0.7
+
+
+def _facing(p1: np.ndarray, q1: np.ndarray, p2: np.ndarray, q2: np.ndarray, radii: float) -> float | None:
+    """Return the wood between two along one way that end before each other, as holes from both faces; ``None`` for any other.
+
+    Their ends are flat: what is between them is wood along the way, however near they are across it.
+    """
+    way = q1 - p1
+    long = float(np.sqrt(float(way @ way)))
+    other = q2 - p2
+    if not long or float(np.abs(np.cross(way, other)).max()) > 1e-6:
+        return None
+    way = way / long
+    start, end = sorted((float((p2 - p1) @ way), float((q2 - p1) @ way)))
+    apart = max(start - long, -end)
+    if apart <= 0:
+        return None
+    off = p2 - p1
+    beside = max(0.0, float(np.sqrt(float(((off - (off @ way) * way) ** 2).sum()))) - radii)
+    return float(hypot(apart, beside))
 
 
 def _between(p1: np.ndarray, q1: np.ndarray, p2: np.ndarray, q2: np.ndarray) -> float:
