@@ -46,7 +46,6 @@ class PartKind(Enum):
     KICK = "kick"
     BASE = "base"
     RUNG = "base.rung"
-    BASE_BLOCK = "base.block"
     LEG = "leg"
     LEG_STRETCHER = "leg.stretcher"
     PARTITION = "partition"
@@ -102,14 +101,12 @@ _STEMS = {
     PartKind.LEAF_RAIL: "rail",
 }
 
-#: Leaves before a face.
-LEAVES = frozenset({PartKind.DOOR, PartKind.DRAWER_FRONT, PartKind.FALSE_FRONT, PartKind.FLAP})
 #: Boxes that slide out.
 BOXES = frozenset({PartKind.DRAWER, PartKind.TRAY, PartKind.INNER_DRAWER})
 #: What makes up a counter.
 COUNTERS = frozenset({PartKind.COUNTER, PartKind.STRIP, PartKind.SPLASH})
 #: What makes up a separate base frame.
-BASES = frozenset({PartKind.BASE, PartKind.RUNG, PartKind.BASE_BLOCK})
+BASES = frozenset({PartKind.BASE, PartKind.RUNG})
 #: What makes up a face frame.
 FRAMES = frozenset({PartKind.FRAME_STILE, PartKind.FRAME_RAIL, PartKind.MID_STILE, PartKind.MID_RAIL})
 

@@ -263,12 +263,6 @@ class Work:
                 return
         kept.append(Holes(use, face, diameter, depth, points))
 
-    def bore_both_sides(self, use: Use, diameter: Length, depth: Length, centres: list[tuple[Length, Length]]) -> None:
-        """Bore the same holes into the inner faces of both sides; centres are (y, z)."""
-        points: list[tuple[Length, ...]] = [(ZERO, y, z) for y, z in centres]
-        self.bore(LEFT, Face.RIGHT, use, diameter, depth, points)
-        self.bore(RIGHT, Face.LEFT, use, diameter, depth, points)
-
     def join(
         self, way: Way, first: Role, second: Role, spacing: Spacing = Spacing.JOINT, face: Face | None = None, *,
         place: str = "", item: str = "", apart: bool = False, spare: bool = False,

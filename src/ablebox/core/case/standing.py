@@ -90,6 +90,8 @@ class Clips:
             (x0, _, z0), (x1, y1, z1) = lies.box.low, lies.box.high
             count = max(2, -(-(x1 - x0) // _PER_CLIP.ticks))
             work.buy(self.name, count)
+            # What is in the wood is known where it stands, not where it is told straight.
+            free = taken if board.straight is None else Taken()
             half, middle = _CLIP.ticks // 2, (z0 + z1) // 2
             for i in range(count):
                 x = x0 + _IN.ticks + (x1 - x0 - 2 * _IN.ticks) * i // (count - 1)
@@ -100,7 +102,7 @@ class Clips:
                 work.fittings.append(Fitting(FittingKind.CLIP, self.name, self.box_of(box), (board.role,)))
                 for by in (-1, 1):
                     made = screwed_on(FastenerKind.FITTING_SCREW, self.shell.hardware("small-screw"), lies, Face.BACK,
-                                      (x + by * half // 2, y1, middle), Taken(), self.shell.fastening.write, _METAL)  # fmt: skip
+                                      (x + by * half // 2, y1, middle), free, self.shell.fastening.write, _METAL)  # fmt: skip
                     if made is not None:
                         made = self.screw_of(made)
                         work.fasteners.append(made)
