@@ -90,11 +90,11 @@ class Projects(Case):
 
     def test_parts_as_csv_text_and_file(self) -> None:
         status, out, _ = run("parts", FILE, "--csv", "-")
-        self.assertEqual((status, len(list(csv.DictReader(io.StringIO(out))))), (0, 33))
+        self.assertEqual((status, len(list(csv.DictReader(io.StringIO(out))))), (0, 35))
         self.assertIn("sizes in inches", run("parts", FILE)[1])
         target = self.folder / "parts.json"
         self.assertEqual(run("parts", FILE, "--json", str(target))[:2], (0, ""))
-        self.assertEqual(len(json.loads(target.read_text(encoding="utf-8"))), 33)
+        self.assertEqual(len(json.loads(target.read_text(encoding="utf-8"))), 35)
 
     def test_plan_and_book(self) -> None:
         status, out, _ = run("plan", FILE, "--json", "-")

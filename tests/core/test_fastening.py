@@ -18,13 +18,11 @@ from ablebox.core.assembly.part import Assembly, Face, Placed
 from ablebox.core.assembly.proof import Fault, prove
 from ablebox.core.assembly.role import PartKind, Role, Side
 from ablebox.core.assembly.uses import Use
-from ablebox.core.bench.blocks import blocks
-from ablebox.core.bench.settings import SettingKind, settings
 from ablebox.core.cabinet.build import build
 from ablebox.core.cabinet.design import Case
 from ablebox.core.cabinet.kinds import KINDS, starting_case
 from ablebox.core.case.end.end_panel import EndPanel
-from ablebox.core.case.frame.face_frame import FaceFrame
+from ablebox.core.case.frame.face_frame import FaceFrame, Stile
 from ablebox.core.case.frame.none import Frameless
 from ablebox.core.case.inside.layout import Bay, Columns, Rows
 from ablebox.core.case.inside.shelves_on_pins import PinShelves
@@ -34,6 +32,7 @@ from ablebox.core.fastening.lay_out import Layer, Shop
 from ablebox.core.fastening.rows import places, suited
 from ablebox.core.fronts.cell.door import Door
 from ablebox.core.fronts.cell.drawer import Drawer
+from ablebox.core.fronts.cell.pair import Pair
 from ablebox.core.fronts.drawer.slides import CentreMount, Undermount
 from ablebox.core.fronts.face import FaceFronts, Line, Stack
 from ablebox.core.fronts.fit.inset_fit import Inset
@@ -41,7 +40,10 @@ from ablebox.core.fronts.fit.overlay import Overlay
 from ablebox.core.fronts.making.rabbet_panel import RabbetPanel
 from ablebox.core.fronts.making.slab import Slab
 from ablebox.core.hardware import usual
+from ablebox.core.jigs.blocks import blocks
+from ablebox.core.jigs.settings import SettingKind, settings
 from ablebox.core.lengths import ZERO, Length, inches
+from ablebox.core.paper.assembly_json import assembly_tree
 from ablebox.core.pitches import Pitches
 from ablebox.core.project.files import load
 from ablebox.core.project.placed import FILLER
@@ -183,9 +185,11 @@ class WorkedByHand(unittest.TestCase):
         stack = Stack((D, D, D, D), (None, inches("6 3/8"), inches("6 3/8"), inches("6 3/8")))
         case = replace(project.cases[0], inside=Bay(), fronts=FaceFronts(face=stack), follows=False, width=inches(24))
         made = Made(project.with_case(case))
-        (spacers,) = [line for line in settings(made) if line.kind is SettingKind.SPACERS]
+        (spacers,) = [
+            line for line in settings(made.project.cases, made.assemblies) if line.kind is SettingKind.SPACERS
+        ]
         self.assertEqual([size.length for size in spacers.sizes[2:4]], [inches("4 3/4")] * 2)
-        self.assertIn(inches("4 3/4"), [block.sets for block in blocks(made)])
+        self.assertIn(inches("4 3/4"), [block.sets for block in blocks(made.project, made.assemblies)])
 
     def test_a_shared_partition(self) -> None:
         """Doors hung on both faces of one partition: their plates stand clear of each other in it."""
@@ -421,6 +425,35 @@ class BetweenCases(unittest.TestCase):
         places = sorted(made.place(each.letter).case_x.ticks + each.fastener.head[0] for each in wall_screws)  # type: ignore[union-attr]
         self.assertEqual(places, [inches(16).ticks, inches(32).ticks])
         self.assertTrue(all(each.fastener.through[0].kind is PartKind.RAIL for each in wall_screws))
+
+    def test_a_frame_that_goes_on_is_screwed_and_hinged_to_the_neighbours_stile(self) -> None:
+        """B has no left stile: its rails take two pocket screws into A's, its left door hangs there on two hinges."""
+        frame = FaceFrame(follow=True)
+        first = replace(
+            new_project().cases[0],
+            follows=False,
+            width=inches(24),
+            frame=frame,
+            fronts=FaceFronts(Overlay(), face=Pair()),
+        )
+        project = replace(new_project(), cases=(first, replace(first, letter="B")))
+        made = Made(project)
+        self.assertEqual((made.flaws, made.findings("A"), made.findings("B")), ([], [], []))
+        tree = assembly_tree(made)
+        (stile,) = [part["piece"] for part in tree[0]["parts"] if part["name"] == "stile, right"]
+        own = next(each for each in tree if each["case"] == "B")
+        into = Counter(each["kind"] for each in own["fasteners"] if each["into"] == stile)
+        self.assertEqual(into, {"pocket-screw": 4, "hinge-screw": 4})
+        holds = Counter(each["kind"] for each in own["hardware"] if stile in each["holds"])
+        self.assertEqual(holds, {"hinge-plate": 2, "hinge-arm": 2})
+        # Alone, it says so.
+        lone = Made(
+            replace(
+                project,
+                cases=(replace(first, frame=replace(frame, follow=False, left=Stile(inches("3/4"), ZERO, True))),),
+            )
+        )
+        self.assertIn("frame.no-stile", [snag.code for snag in snags(lone)])
 
     def test_what_is_shared_is_held_by_all_that_share_it(self) -> None:
         """A kick board before two cases is nailed to all their sides, a filler screwed to the stile beside it."""

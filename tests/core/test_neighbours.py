@@ -11,6 +11,7 @@ from random import Random
 from typing import Any
 
 from ablebox.core.assembly.part import Face
+from ablebox.core.assembly.role import PartKind
 from ablebox.core.cabinet.design import Case
 from ablebox.core.cabinet.kinds import starting_case
 from ablebox.core.case.back_laid_on import LaidOnBack
@@ -236,6 +237,20 @@ class Bases(unittest.TestCase):
         mended(self, lone, "base.none")
         high = made.project.with_case(replace(cases[2], kick=kick(height=inches(5), carried=True)))
         mended(self, high, "base.height")
+
+    @rows((NotchedKick, ["kick.block.1"]), (BaseFrame, ["base.block.front.1", "base.block.back.1"]), (Feet, []))
+    def test_pieces_that_meet_before_nothing_are_screwed_to_a_block(self, kick: type, blocks: list[str]) -> None:
+        """Three cases of 36: the joint at 54 lies before no side, and no rung stands there."""
+        cases = [case(letter, kick=kick(carried=letter != "A"), width=inches(36)) for letter in "ABC"]
+        made = Made(run(*cases))
+        own = made.assembly("A")
+        there = [part for part in own.parts if part.role.kind in (PartKind.KICK_BLOCK, PartKind.BASE_BLOCK)]
+        self.assertEqual([str(part.role) for part in there], blocks)
+        self.assertEqual({part.box.span(0) for part in there} - {(inches(51).ticks, inches(57).ticks)}, set())
+        for block in blocks:
+            screws = [each for each in own.fasteners if block in each.through]
+            self.assertEqual(sorted(str(each.into)[-2:] for each in screws), [".1", ".1", ".2", ".2"])
+        self.assertEqual((made.flaws, made.findings("A")), ([], []))
 
     def test_before_a_board_that_goes_on_notches_are_deeper_by_its_thickness(self) -> None:
         cases = [case("A"), case("B", kick=NotchedKick(carried=True))]

@@ -84,7 +84,7 @@ class Lists(Demo):
     def test_text_is_grouped_by_material(self) -> None:
         text = as_text(self.made)
         for goods in self.made.project.rack.goods:
-            self.assertEqual(text.count(f"{goods.name}, "), 1)
+            self.assertEqual(text.count(f"\n{goods.name}, "), 1)
 
     def test_what_to_buy_is_counted_from_the_parts(self) -> None:
         # Pocket screws: two at each end of two stretchers, a rail and a kick board; brads 2 in from the ends and 6 in

@@ -39,7 +39,7 @@ def by_name(made: Made) -> dict[str, Part]:
 class Listing(unittest.TestCase):
     def test_the_list_of_one_case(self) -> None:
         made = Made(project(inside=Bay((PinShelves(2),))))
-        self.assertEqual([part.code for part in made.parts], [f"A-{i:02d}" for i in range(1, 12)])
+        self.assertEqual([part.code for part in made.parts], [*(f"A-{i:02d}" for i in range(1, 12)), "j-01", "j-02"])
         parts = by_name(made)
         self.assertEqual(parts["shelf"].count, 2)
         self.assertEqual(parts["shelf"].pieces, ["A-09.1", "A-09.2"])

@@ -36,8 +36,8 @@ SOURCE = ROOT / "src" / "ablebox"
 #: Each package may import the ones before it, never one behind it.
 ORDER = (
     "core.errors", "core.whole_file", "core.spreadsheets", "core.lengths", "core.units", "core.typed", "core.reckoning", "core.hardware", "core.pitches", "core.stock", "core.materials", "core.sag", "core.room",
-    "core.assembly", "core.fastening", "core.case", "core.fronts", "core.cabinet", "core.run", "core.project", "core.parts", "core.cuts",
-    "core.shop", "core.snags", "core.bench", "core.drawing", "core.paper", "cli", "window",
+    "core.assembly", "core.fastening", "core.case", "core.fronts", "core.cabinet", "core.run", "core.project", "core.jigs", "core.parts", "core.cuts",
+    "core.shop", "core.snags", "core.drawing", "core.paper", "cli", "window",
 )  # fmt: skip
 
 #: The entry point loads the window only when one is wanted.

@@ -197,7 +197,46 @@ class BoardGoods:
         return _reckoned_thickness(self, label, units)
 
 
-Goods = SheetGoods | BoardGoods
+@dataclass(frozen=True, slots=True)
+class Offcuts:
+    """What is left of a kind of sheet: for blocks, which never take a sheet of their own.
+
+    Args:
+        code: its short name.
+        name: what it is called.
+        nominal: the thickness in the name of what it is left of.
+        measured: what calipers say of that; ``None`` until someone has measured.
+        stuff: what it is made of.
+    """
+
+    code: str
+    name: str
+    nominal: Length
+    measured: Length | None
+    stuff: str
+
+    @classmethod
+    def of(cls, goods: SheetGoods) -> Offcuts:
+        """Return the offcuts of a kind of sheet."""
+        return cls("offcuts", f"offcuts of {goods.name}", goods.nominal, goods.measured, goods.stuff)
+
+    @property
+    def grained(self) -> bool:
+        """The grain of a block does not matter."""
+        return False
+
+    @property
+    def thickness(self) -> Length:
+        """The thickness that is reckoned with: the measured one where there is one."""
+        return self.nominal if self.measured is None else self.measured
+
+    def reckoned_thickness(self, label: str, units: Units) -> Reckoned:
+        """The thickness as a term of a sum, saying whether it was measured."""
+        return _reckoned_thickness(self, label, units)
+
+
+Bought = SheetGoods | BoardGoods
+Goods = Bought | Offcuts
 
 
 def _reckoned_thickness(goods: Goods, label: str, units: Units) -> Reckoned:
@@ -359,13 +398,13 @@ class Rack:
         """
         return next((row for row in self.boards if row.code == code), None) or _missing(code)
 
-    def stock(self, code: str) -> Goods:
+    def stock(self, code: str) -> Bought:
         """Return the sheet goods or boards with this code.
 
         Raises:
             KeyError: if there are none.
         """
-        rows: tuple[Goods, ...] = (*self.goods, *self.boards)
+        rows: tuple[Bought, ...] = (*self.goods, *self.boards)
         return next((row for row in rows if row.code == code), None) or _missing(code)
 
     def edging(self, code: str) -> Edging | None:

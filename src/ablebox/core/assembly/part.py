@@ -362,6 +362,7 @@ class Assembly:
         fasteners: what holds it together, each in its place.
         fittings: hardware in its place.
         wanting: what could not be hung or fastened, for those who tell it.
+        beside: what of its neighbours it is fastened to, as far as that lies before it, such as their stiles.
     """
 
     letter: str
@@ -378,6 +379,7 @@ class Assembly:
     fasteners: tuple[Fastener, ...] = ()
     fittings: tuple[Fitting, ...] = ()
     wanting: tuple[Wanting, ...] = ()
+    beside: tuple[Placed, ...] = ()
 
     @property
     def hardware(self) -> dict[str, int]:

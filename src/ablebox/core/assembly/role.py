@@ -44,8 +44,10 @@ class PartKind(Enum):
     RAIL = "rail"
     BACK = "back"
     KICK = "kick"
+    KICK_BLOCK = "kick.block"
     BASE = "base"
     RUNG = "base.rung"
+    BASE_BLOCK = "base.block"
     LEG = "leg"
     LEG_STRETCHER = "leg.stretcher"
     PARTITION = "partition"
@@ -59,6 +61,7 @@ class PartKind(Enum):
     CLEAT = "cleat"
     FRAME_STILE = "frame.stile"
     FRAME_RAIL = "frame.rail"
+    NEIGHBOURS_STILE = "neighbour.stile"
     MID_STILE = "frame.mid-stile"
     MID_RAIL = "frame.mid-rail"
     DOOR = "door"
@@ -106,7 +109,7 @@ BOXES = frozenset({PartKind.DRAWER, PartKind.TRAY, PartKind.INNER_DRAWER})
 #: What makes up a counter.
 COUNTERS = frozenset({PartKind.COUNTER, PartKind.STRIP, PartKind.SPLASH})
 #: What makes up a separate base frame.
-BASES = frozenset({PartKind.BASE, PartKind.RUNG})
+BASES = frozenset({PartKind.BASE, PartKind.RUNG, PartKind.BASE_BLOCK})
 #: What makes up a face frame.
 FRAMES = frozenset({PartKind.FRAME_STILE, PartKind.FRAME_RAIL, PartKind.MID_STILE, PartKind.MID_RAIL})
 

@@ -96,12 +96,13 @@ def build(
         # A divided face divides the frame; an undivided one leaves that to what stands behind it.
         layout = face.behind
     work.add(case.frame.build(shell, lines, layout))
-    before = tuple(work.worked(part) for part in work.parts)
+    before = (*(work.worked(part) for part in work.parts), *work.beside)
     fronts = (
         face.build(tuple(inside.bays), before, isinstance(case.kick, Hung), taken=taken) if face is not None else Work()
     )
     _keep_apart(shell, before, fronts)
     work.add(fronts)
+    _rods_run_free(shell, work)
     hinges = tuple(each.box for each in fronts.fittings if each.kind in _IN_THE_WAY)
     if not avoid and any(p.role.kind is PartKind.SHELF and p.box.meets(box) for p in before for box in hinges):
         # Shelves lie on other pins then; where the hinges are does not depend on them.
@@ -126,13 +127,13 @@ def build(
     fasten_frame(work, out)
     parts = tuple(_in_the_wood(shell, work.worked(part)) for part in work.parts)
     scribes = scribed(shell, case.scribes, parts)
-    laid = fastened(shell, work, worked(shell, case.extras, scribes), out)
+    laid = fastened(shell, work, (*worked(shell, case.extras, scribes), *work.beside), out)
     lifted = case.kick.foot(shell).length != ZERO
     to_floor = isinstance(case.frame, FaceFrame) and case.frame.stands_on_floor
     return Assembly(
         letter=case.letter,
         outside=(shell.over_sides, shell.height, shell.depth),
-        parts=tuple(laid.bored()),
+        parts=tuple(laid.bored())[: len(parts)],
         sums=(shell.width, shell.height, shell.depth, *known(lines), *work.sums),
         proud=case.frame.proud,
         rests_on=lines.line.length if lifted and not to_floor else ZERO,
@@ -142,6 +143,7 @@ def build(
         fasteners=tuple(laid.fasteners),
         fittings=tuple(work.fittings),
         wanting=(*work.wanting, *laid.wanting),
+        beside=tuple(work.beside),
     )
 
 
@@ -169,6 +171,18 @@ def _in_the_wood(shell: Shell, part: Placed) -> Placed:
                         "Make it larger, or move what is fixed to it.",
                     )
     return part
+
+
+def _rods_run_free(shell: Shell, work: Work) -> None:
+    """Refuse a hanging rod that runs where a part is that came later, such as the drawers of another fitting.
+
+    Raises:
+        SizeImpossible: naming it.
+    """
+    for rod in (each for each in work.fittings if each.kind is FittingKind.ROD):
+        for part in work.parts:
+            if part.box.meets(rod.box) and part.role not in rod.holds:
+                raise shell.refuse("hanging rod", f"it would run where the {part.name} is", "Move one of them.")
 
 
 def _keep_apart(shell: Shell, before: tuple[Placed, ...], fronts: Work) -> None:

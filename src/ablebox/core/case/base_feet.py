@@ -87,7 +87,7 @@ class Feet:
         work.parts += [
             Placed(Role(PartKind.KICK, number=piece), "kick board", shell.goods.code, length, width, shell.thickness, (0, 2, 1), (x, y, self.clear),
                    shows=Face.FRONT, stands="apart")
-            for piece, length, x in pieces(shell, shell.goods, total, "kick board, length", "kick/length")
+            for piece, length, x in pieces(shell, shell.goods, total, "kick board, length", "kick/length", "each on clips of its own")
         ]  # fmt: skip
         work.later.append(Clips(shell))
         work.sums += [setback, clear]

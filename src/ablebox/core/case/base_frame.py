@@ -17,10 +17,12 @@ from ..reckoning import Reckoned
 from ..stock import Grain
 from .bottom import BOTTOM
 from .fields import option, size
-from .long_board import pieces
+from .long_board import HALF, joined, pieces
 from .shell import LEFT, RIGHT, Lines, Shell, Work
 
 RUNG_SPACING = inches(24)
+#: The closest spacing tried, so that no rung stands where a block joins pieces of a long board.
+_CLOSEST = inches(10)
 
 
 @dataclass(frozen=True, slots=True)
@@ -89,13 +91,16 @@ class BaseFrame:
                 for piece, long, x in boards
             ]  # fmt: skip
         clear = width.length - t
-        spans = max(1, -(-clear.ticks // RUNG_SPACING.ticks))
+        spans = _spans(clear, t, [x for _, _, x in boards[1:]])
         for i in range(spans + 1):
             x = Length(clear.ticks * i // spans)
             work.parts.append(
                 Placed(Role(PartKind.RUNG, number=(i + 1,)), "rung", shell.goods.code, across, high, thickness, (1, 2, 0),
                        (x, y + t, ZERO), grain=Grain.ANY, stands="apart")
             )  # fmt: skip
+        for side, at in ((Side.FRONT, y + t), (Side.BACK, y + deep.length - t * 2)):
+            own = [part for part in work.parts if part.role.kind is PartKind.BASE and part.role.side is side]
+            joined(shell, work, own, Role(PartKind.BASE_BLOCK, side), at, ())
         long = [part.role for part in work.parts if part.role.kind is PartKind.BASE]
         for i in range(spans + 1):
             rung = Role(PartKind.RUNG, number=(i + 1,))
@@ -108,3 +113,14 @@ class BaseFrame:
         for each in long:
             work.join(Way.SCREWS, BOTTOM, each, Spacing.BASE, apart=True, spare=True)
         return work
+
+
+def _spans(clear: Length, thickness: Length, joints: list[Length]) -> int:
+    """Return how many equal spans there are between rungs: as few as may be, with no rung where long boards are joined."""
+    least = max(1, -(-clear.ticks // RUNG_SPACING.ticks))
+    keep = HALF.ticks
+    for spans in range(least, max(least, clear.ticks // _CLOSEST.ticks) + 1):
+        lefts = [clear.ticks * i // spans for i in range(spans + 1)]
+        if not any(x.ticks - keep - thickness.ticks < left < x.ticks + keep for x in joints for left in lefts):
+            return spans
+    return least

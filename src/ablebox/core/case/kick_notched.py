@@ -17,7 +17,7 @@ from ..lengths import ZERO, Length, inches
 from ..reckoning import NOTHING, Reckoned
 from .fields import option, size
 from .joint.fasten import butted
-from .long_board import pieces
+from .long_board import joined, pieces, sides_behind
 from .shell import LEFT, RIGHT, Lines, Shell, Work
 
 KICK, BEHIND = Role(PartKind.KICK), Role(PartKind.KICK, Side.BACK)
@@ -89,8 +89,11 @@ class NotchedKick:
                 boards = self._through(shell, front + at, high, under)
                 work.parts += boards
                 for board in boards:
-                    work.join(Way.NAILS, board.role, LEFT)
-                    work.join(Way.NAILS, board.role, RIGHT)
+                    work.join(Way.NAILS, board.role, LEFT, spare=len(boards) > 1)
+                    work.join(Way.NAILS, board.role, RIGHT, spare=len(boards) > 1)
+                if under is not None:
+                    behind = sides_behind(shell, under)
+                    joined(shell, work, boards, Role(PartKind.KICK_BLOCK), front + at + thickness, behind)
                 continue
             corner = (thickness, front + at, ZERO)
             seen = Face.FRONT if role is KICK else Face.BACK

@@ -201,6 +201,7 @@ class Work:
         fittings: hardware it has placed.
         wanting: what finds nothing to hold it.
         later: what is hung once all uprights are there, such as slides; each is handed what it hangs in.
+        beside: what of neighbours it is fastened to, such as their stiles.
     """
 
     parts: list[Placed] = field(default_factory=list)
@@ -216,6 +217,7 @@ class Work:
     fittings: list[Fitting] = field(default_factory=list)
     wanting: list[Wanting] = field(default_factory=list)
     later: list[Later] = field(default_factory=list)
+    beside: list[Placed] = field(default_factory=list)
 
     def cut(self, role: Role, cut: Cut) -> None:
         """Cut into a part of another school."""
@@ -294,6 +296,7 @@ class Work:
         self.fittings += other.fittings
         self.wanting += other.wanting
         self.later += other.later
+        self.beside += other.beside
         for role, cuts in other.cuts.items():
             self.cuts.setdefault(role, []).extend(cuts)
         for role, holes in other.holes.items():

@@ -8,6 +8,8 @@ A cup's two screws stand 9.5 mm further in, 45 mm apart; a plate's on its line, 
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+
 from ..assembly.fastener import Fastener, FastenerKind
 from ..assembly.fitting import Fitting, FittingKind
 from ..assembly.part import Face, Hand, Holes, Placed, Want, Wanting
@@ -31,7 +33,7 @@ CUP_SCREW_IN, _CUP_SCREW_APART = millimetres("9.5"), millimetres("22.5")
 #: How thick a plate is under its screws' heads, how deep they go, and what holes are deeper.
 _PLATE, _PLATE_DEEP, _DEEPER = millimetres(2), millimetres(11), millimetres("0.5")
 _PILOT = millimetres("2.5")
-#: The longest screw for a plate on what is not of this case, whose thickness is not known here.
+#: The longest screw for a plate on a wedge.
 _ELSEWHERE = millimetres(17)
 #: By how much a hinge may move to stand clear of what is in the wood: half of what a plate's screws stand apart, and so on.
 _MOVES = tuple(millimetres(by) * way for by in (16, 24, 8, 32, 40) for way in (1, -1))
@@ -45,11 +47,21 @@ _BEHIND = millimetres(9)
 _IN_THE_WAY = frozenset({
     PartKind.FIXED_SHELF, PartKind.STRETCHER, PartKind.TOP, PartKind.BOTTOM, PartKind.PULL_OUT, PartKind.MID_RAIL, PartKind.FRAME_RAIL,
     PartKind.SLOPING_SHELF, PartKind.DIVIDER, PartKind.RAIL, PartKind.FALSE_BOTTOM,
+    PartKind.PACKER, PartKind.CLEAT,
 })  # fmt: skip
-_STILES = (PartKind.FRAME_STILE, PartKind.MID_STILE)
+_STILES = (PartKind.FRAME_STILE, PartKind.MID_STILE, PartKind.NEIGHBOURS_STILE)
 
 
-def hang(face: FaceContext, work: Work, leaf: Leaf, making: Making, area: Area, over: Length, angle: int = 0) -> None:
+def hang(
+    face: FaceContext,
+    work: Work,
+    leaf: Leaf,
+    making: Making,
+    area: Area,
+    over: Length,
+    angle: int = 0,
+    behind: Sequence[Placed] = (),
+) -> None:
     """Bore the cups and plate holes of a door, place its hinges and their screws, and count them.
 
     Args:
@@ -60,6 +72,7 @@ def hang(face: FaceContext, work: Work, leaf: Leaf, making: Making, area: Area, 
         area: its place.
         over: its overlay at the hinge side.
         angle: how far it must open, in degrees; 0 for any hinge.
+        behind: what hangs behind it, such as packers of drawers, whose place its hinges leave free.
 
     Raises:
         SizeImpossible: if it cannot take its hinges.
@@ -80,16 +93,25 @@ def hang(face: FaceContext, work: Work, leaf: Leaf, making: Making, area: Area, 
         work.buy(chosen.plate.name, chosen.count, chosen.why)
     if face.fit.inset:
         work.buy("door stops", 1)
-    _Hung(face, work, leaf, making, area, chosen, thickness).hang()
+    _Hung(face, work, leaf, making, area, chosen, thickness, behind).hang()
 
 
 class _Hung:
     """A door on its hinges."""
 
     def __init__(
-        self, face: FaceContext, work: Work, leaf: Leaf, making: Making, area: Area, chosen: HingeChoice, thick: Length
+        self,
+        face: FaceContext,
+        work: Work,
+        leaf: Leaf,
+        making: Making,
+        area: Area,
+        chosen: HingeChoice,
+        thick: Length,
+        behind: Sequence[Placed],
     ) -> None:
         self.face, self.work, self.leaf, self.area, self.chosen, self.thick = face, work, leaf, area, chosen, thick
+        self.there = (*face.parts, *behind)
         self.right = leaf.hand is Hand.RIGHT
         self.name = chosen.hinge.name
         hinge = face.hinge
@@ -156,8 +178,8 @@ class _Hung:
         """Place one hinge's plate near a height; return the height it stands at."""
         upright = self._beside(wanted)
         if upright is None:
-            # Across a corner without a frame plates are set by their own template; a neighbour's stile is not of this case.
-            if not self.framed and self.face.bays:
+            # Across a corner without a frame plates are set on wedges, by their own template.
+            if self.framed or self.face.bays:
                 self._noted(None)
             else:
                 self._count_screws()
@@ -176,10 +198,10 @@ class _Hung:
         return wanted
 
     def _count_screws(self) -> None:
-        """Count the two screws of a plate that stands on what is not of this case, so that they are bought all the same."""
-        items = self.face.shell.hardware("small-screw" if self.framed else "plate-screw")
+        """Count the two screws of a plate that stands on a wedge, so that they are bought all the same."""
+        items = self.face.shell.hardware("plate-screw")
         item = longest(items, _ELSEWHERE) or items[0]
-        self.work.buy(item.name, 2, "of a hinge plate beside this case")
+        self.work.buy(item.name, 2, "of a hinge plate on a wedge")
 
     def _fixed(self, level: int, upright: Placed, screws: list[Fastener]) -> int:
         """Keep a hinge that finds its wood; return its height."""
@@ -200,7 +222,7 @@ class _Hung:
             part.role != upright.role
             and (part.role.kind in _IN_THE_WAY or self.behind)
             and any(part.box.meets(box) for box in boxes)
-            for part in self.face.parts
+            for part in self.there
         )
 
     def _noted(self, upright: Placed | None) -> None:

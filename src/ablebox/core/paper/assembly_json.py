@@ -18,9 +18,10 @@ from ..assembly.fastener import Fastener, Into
 from ..assembly.fitting import Fitting
 from ..assembly.footprint import Slant
 from ..assembly.part import Assembly, Placed
-from ..assembly.role import BASES, COUNTERS, Role
+from ..assembly.role import BASES, COUNTERS, PartKind, Role
 from ..assembly.solid import Box
 from ..fastening.pocket import mouth_of
+from ..jigs.blocks import JIG
 from ..lengths import ZERO, Length
 from ..parts.listing import Part
 from ..project.placed import FILLER, LOOSE, STRIP
@@ -109,11 +110,16 @@ class _Object:
         if self.of is not Of.CASE:
             tree["origin"] = [mm(Length(at)) for at in self.origin]
         tree["parts"] = [self._part(part) for part in self.parts]
-        fittings = [each for each in self.assembly.fittings if self._home(each.holds) in own]
+        fittings = [each for each in self.assembly.fittings if self._listed(each.holds, own)]
         if self.of is Of.CASE:
             fittings += [each for each in self.assembly.fittings if not each.holds]
+        fittings = [each for each in fittings if all(self._there(role) for role in each.holds)]
         tree["hardware"] = [self._fitting(i, each) for i, each in enumerate(fittings, start=1)]
-        fasteners = [(each, "") for each in self.assembly.fasteners if self._home(_driven_from(each)) in own]
+        fasteners = [
+            (each, "")
+            for each in self.assembly.fasteners
+            if self._listed(_driven_from(each), own) and (not isinstance(each.into, Role) or self._there(each.into))
+        ]
         if self.of is Of.CASE and self.copy == 1:
             joined = [each for each in self.made.joined if each.letter == letter]
             fasteners += [(each.fastener, each.other) for each in joined]
@@ -121,9 +127,11 @@ class _Object:
         tree["holes"] = list(self._holes())
         return tree
 
-    def _home(self, roles: Sequence[Role]) -> Role | None:
-        """Return the part something is listed with: the first of its parts."""
-        return roles[0] if roles else None
+    def _listed(self, roles: Sequence[Role], own: set[Role]) -> bool:
+        """Whether something is listed here: with the first of its parts, or with the case where that is a neighbour's."""
+        if roles and roles[0].kind is PartKind.NEIGHBOURS_STILE:
+            return self.of is Of.CASE
+        return bool(roles) and roles[0] in own
 
     def _outside(self) -> list[float]:
         if self.of is Of.CASE:
@@ -188,7 +196,20 @@ class _Object:
     def _point(self, at: Corner) -> list[float]:
         return [mm(Length(a - start)) for a, start in zip(at, self.origin, strict=True)]
 
+    def _there(self, role: Role) -> bool:
+        """Whether a part is there: of a neighbour's stile only where that neighbour stands."""
+        return role.kind is not PartKind.NEIGHBOURS_STILE or self._neighbours(role) is not None
+
+    def _neighbours(self, role: Role) -> str | None:
+        """Return which piece of its neighbour a case is fastened to; ``None`` where there is none, which a snag tells."""
+        if self.copy > 1:
+            return None
+        letter = self.made.beside(self.assembly.letter, role.side)
+        return self.pieces.found.get((letter, Role(PartKind.FRAME_STILE, role.side.other), 1), (None, None))[1]
+
     def _named(self, role: Role, letter: str = "") -> str:
+        if role.kind is PartKind.NEIGHBOURS_STILE:
+            return self._neighbours(role) or ""
         copy = 1 if letter else self.copy
         if letter == FILLER:
             return self.pieces.piece(letter, str(role.number[0]), copy)
@@ -251,8 +272,8 @@ def _objects(made: Made, assembly: Assembly, copy: int, pieces: _Pieces) -> Iter
 
 
 def _bare(made: Made) -> Iterator[dict[str, Any]]:
-    """Return fillers, strips and loose parts, each piece an object of its own, lying as it is told: length, width, thickness."""
-    kinds = {FILLER: Of.FILLER, STRIP: Of.STRIP, LOOSE: Of.LOOSE}
+    """Return fillers, strips, loose parts and blocks, each piece an object of its own, lying as it is told: length, width, thickness."""
+    kinds = {FILLER: Of.FILLER, STRIP: Of.STRIP, LOOSE: Of.LOOSE, JIG: Of.LOOSE}
     for part in made.parts:
         of = kinds.get(part.case)
         if of is None:

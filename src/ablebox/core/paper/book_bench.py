@@ -3,10 +3,10 @@
 
 from __future__ import annotations
 
-from ..bench.blocks import Block, blocks
-from ..bench.settings import settings
 from ..drawing.part_view import part_view
 from ..drawing.replay import fitted, replay
+from ..jigs.blocks import Block, blocks, sizes
+from ..jigs.settings import settings
 from ..parts.listing import Part
 from ..parts.words import describe, drill
 from .buying import glue, hardware, packets, reasons
@@ -72,7 +72,7 @@ def machining_pages(book: Pages) -> None:
 
 def settings_page(book: Pages) -> None:
     """Fence and jig settings, and the blocks slides are set with."""
-    rows = settings(book.made)
+    rows = settings(book.made.project.cases, book.made.assemblies)
     if not rows:
         return
     title = "Settings and blocks"
@@ -94,14 +94,14 @@ def settings_page(book: Pages) -> None:
 
 def _blocks(book: Pages, title: str) -> None:
     """The blocks to cut, each with what it sets."""
-    rows = blocks(book.made)
+    rows = blocks(book.made.project, book.made.assemblies)
     if not rows:
         return
     book.room_for(80, title)
     book.heading(EDGE, "Blocks, cut from offcuts; write the size on each")
     for block in rows:
         book.room_for(30, title)
-        kept = "  ·  kept with the shop" if block.kept else ""
+        kept = "  ·  kept with the shop" if block.kept else "  ·  cut with the parts" if block.among_parts else ""
         book.words(EDGE, f"{block.code}  ·  {_block(book, block)}{kept}", book.width - 2 * EDGE)
         book.words(EDGE + 18, "; ".join(block.uses), book.width - 2 * EDGE - 18, 9, "quiet")
         book.y += 2
@@ -111,7 +111,7 @@ def _block(book: Pages, block: Block) -> str:
     """Say what to cut: a block to its length, or a strip planed to its thickness where that is less than a saw cuts."""
     if block.is_shim:
         return f"shim, planed {book.write(block.sets)} thick"
-    return " × ".join(book.write(each) for each in (block.sets, block.width, block.thickness))
+    return " × ".join(book.write(each) for each in sizes(book.made.project, block))
 
 
 def cautions_page(book: Pages) -> None:

@@ -14,6 +14,7 @@ import segno
 
 from ..cuts.plan import Plan
 from ..cuts.saw_order import Board, cuts_of
+from ..jigs.blocks import JIG
 from ..lengths import Length
 from ..parts.listing import Part
 from ..parts.words import edges, grain
@@ -123,7 +124,7 @@ def _of_piece(made: Made, part: Part, piece: str, source: str) -> tuple[str, tup
         (part.name, 9.0, True, "ink"),
         (size, 10.0, False, "ink"),
         (f"banded {edges(part)}" if part.bands else f"grain {grain(part)}", 7.0, False, "quiet"),
-        (source if part.case in (LOOSE, FILLER, STRIP) else f"case {part.case} · {source}", 7.0, False, "quiet"),
+        (source if part.case in (LOOSE, FILLER, STRIP, JIG) else f"case {part.case} · {source}", 7.0, False, "quiet"),
     )
 
 

@@ -11,7 +11,7 @@ from ..reckoning import Origin, leaf
 from ..run.place import Line
 from ..run.space import RunSpace
 from ..run.strip import RunStrip, lengths
-from ..stock import BoardGoods, Goods, Grain, Rack
+from ..stock import BoardGoods, Bought, Grain, Rack
 from ..units import Units
 from .bare import bare_part
 from .listing import Part
@@ -41,7 +41,7 @@ def strip_parts(
     return found
 
 
-def _longest(goods: Goods, width: Length) -> Length:
+def _longest(goods: Bought, width: Length) -> Length:
     """Return the longest piece of a width that a stock gives; 0 if it has none."""
     if isinstance(goods, BoardGoods):
         there = [board.length for board in goods.boards if board.width >= width + goods.extra_width]

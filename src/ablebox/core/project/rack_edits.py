@@ -9,12 +9,12 @@ from typing import Any
 
 from ..hardware import Hardware, usual
 from ..lengths import ZERO, Length, inches, millimetres
-from ..stock import Board, BoardGoods, Goods, Rack, SawStyle, Sheet
+from ..stock import Board, BoardGoods, Bought, Rack, SawStyle, Sheet
 from ..units import System
 from .tree import Project, first_boards, first_rack, named_stock
 
 
-def rows_of(stock: Goods) -> tuple[Sheet, ...] | tuple[Board, ...]:
+def rows_of(stock: Bought) -> tuple[Sheet, ...] | tuple[Board, ...]:
     """Return the sizes in which a kind of stock comes."""
     return stock.boards if isinstance(stock, BoardGoods) else stock.sheets
 

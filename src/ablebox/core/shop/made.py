@@ -12,13 +12,16 @@ from itertools import pairwise
 from ..assembly.check import Flaw, check
 from ..assembly.part import Assembly
 from ..assembly.proof import Fault, Finding, prove
+from ..assembly.role import Side
 from ..cabinet.build import build
 from ..cabinet.design import Case
 from ..case.end.choice import SeenEnd
 from ..cuts.problem import Block, Piece, Problem, Sawing, Supply
 from ..errors import AbleBoxError
 from ..fastening.lay_out import Shop
+from ..jigs.blocks import JIG
 from ..lengths import Length
+from ..parts.blocks import block_parts
 from ..parts.fillers import filler_parts
 from ..parts.listing import Part, parts_list
 from ..parts.loose import loose_parts
@@ -35,7 +38,7 @@ from ..run.ends import SIDES, beyond, ends, look, panels
 from ..run.line import lines
 from ..run.place import Line, Place
 from ..run.stiles import following
-from ..stock import Goods, Grain, Saw, SawStyle, Sheet
+from ..stock import Goods, Grain, Offcuts, Saw, SawStyle, Sheet
 from ..units import Units
 from .grain_blocks import grain_blocks
 from .held import Holding, holding
@@ -151,12 +154,13 @@ class Made:
 
     @cached_property
     def parts(self) -> list[Part]:
-        """Every distinct part of every case, then the fillers of the runs, then those that belong to nothing."""
+        """Every distinct part of every case, then fillers, strips, what belongs to nothing, and blocks from offcuts."""
         own = [part for built in self._built for part in self._parts_of(built)]
         widths = {place.space: place.width for line in self.lines for place in line.places if place.space}
         own += filler_parts(self.project.spaces, widths, self.project.rack, self.units)
         own += strip_parts(self.project.strips, self.lines, self.project.spaces, self.project.rack, self.units)
-        return own + loose_parts(self.project.loose, self.project.rack, self.units)
+        own += loose_parts(self.project.loose, self.project.rack, self.units)
+        return own + (block_parts(self.project, self.assemblies) if self.project.cases else [])
 
     def _parts_of(self, built: _Built) -> list[Part]:
         if built.parts is None:
@@ -215,6 +219,15 @@ class Made:
         """Return where a case stands; ``None`` if it is in no run."""
         return next((place for line in self.lines for place in line.places if place.letter == letter), None)
 
+    def beside(self, letter: str, side: Side) -> str:
+        """Return the letter of the case that stands beside one at its left or right; empty if none does."""
+        for line in self.lines:
+            for one, two in pairwise(line.places):
+                mine, other = (two, one) if side is Side.LEFT else (one, two)
+                if mine.letter == letter:
+                    return other.letter
+        return ""
+
     @property
     def run(self) -> Reckoned | None:
         """The widths of what stands on the floor at the first wall, added up; ``None`` if nothing does."""
@@ -222,8 +235,9 @@ class Made:
 
     @property
     def stock(self) -> tuple[Goods, ...]:
-        """All kinds of stock of the project, sheets first."""
-        return (*self.project.rack.goods, *self.project.rack.boards)
+        """All kinds of stock of the project, sheets first, then boards, then offcuts where blocks are cut from them."""
+        offcuts = dict.fromkeys(part.goods for part in self.parts if isinstance(part.goods, Offcuts))
+        return (*self.project.rack.goods, *self.project.rack.boards, *offcuts)
 
     @cached_property
     def left(self) -> dict[str, Part]:
@@ -308,7 +322,7 @@ class Made:
                 if number is not None:
                     _collect(number, found)
         for part in self.parts:
-            if part.case in (LOOSE, FILLER, STRIP):
+            if part.case in (LOOSE, FILLER, STRIP, JIG):
                 _collect(part.length, found)
                 _collect(part.width, found)
         return found

@@ -10,7 +10,7 @@ from collections.abc import Iterator
 
 from ..materials import materials
 from ..shop.made import Made
-from ..stock import SawStyle
+from ..stock import Offcuts, SawStyle
 from .snag import Check, Level, Snag
 
 
@@ -26,7 +26,8 @@ def beyond_the_saw(made: Made) -> Iterator[Snag]:
                 "cut it with a track saw or along a straightedge."
             )
             yield Snag("saw.fence", Level.NOTE, text, part.case, part.cut_width.key)
-        if saw.smallest is not None and long < saw.smallest:
+        # Blocks are crosscut from a strip against a stop as it is.
+        if saw.smallest is not None and not isinstance(part.goods, Offcuts) and long < saw.smallest:
             text = (
                 f"{part.code} ({part.name}, {size}) is smaller than {write(saw.smallest)}, too small to be held at the saw: "
                 "cut it from a longer piece against a stop, or with a sled."

@@ -8,7 +8,7 @@ from collections.abc import Iterator
 from ..cuts.bound import bound
 from ..lengths import ZERO
 from ..shop.made import Made
-from ..stock import BoardGoods
+from ..stock import BoardGoods, Offcuts
 from .snag import Check, Fix, Level, Snag
 from .wide import wider_than_a_sheet
 
@@ -17,7 +17,7 @@ def not_measured(made: Made) -> Iterator[Snag]:
     """Sheets are thinner than their name; grooves and inside widths need the real thickness."""
     used = {part.goods.code for part in made.parts}
     for goods in made.stock:
-        if goods.code in used and goods.measured is None:
+        if goods.code in used and goods.measured is None and not isinstance(goods, Offcuts):
             key = f"stock/{goods.code}/thickness"
             boards = isinstance(goods, BoardGoods)
             text = (

@@ -7,8 +7,9 @@ from functools import partial
 
 from PyQt6.QtWidgets import QPushButton
 
-from ...core.bench.blocks import as_parts, blocks
+from ...core.jigs.blocks import blocks
 from ...core.lengths import Length
+from ...core.parts.blocks import from_sheets
 from ...core.project import rack_edits
 from ...core.project.choices import PITCHES
 from ...core.project.loose_edits import with_more
@@ -34,15 +35,16 @@ class FasteningCard(Card):
         write, kept = self.project.units.write, self.project.rack.blocks
         words = "None yet." if not kept else "   ".join(write(each) for each in kept)
         self.grid.addWidget(Words(words, 14, colour="quiet" if not kept else "ink", wrap=True), row + 1, 0, 1, 4)
-        wanted = [block.sets for block in blocks(desk.document.made) if not block.kept]
+        there = blocks(self.project, desk.document.made.assemblies) if self.project.cases else []
+        wanted = [block.sets for block in there if not block.kept]
         if wanted:
             keep = QPushButton(f"Keep this project's {len(wanted)} blocks")
             keep.setObjectName("keep-blocks")
             keep.clicked.connect(partial(self._keep, wanted))
             self.grid.addWidget(keep, row + 2, 0, 1, 2)
-        cut = as_parts(desk.document.made)
+        cut = from_sheets(self.project, there)
         if cut:
-            put = QPushButton(f"Cut {len(cut)} of them with the parts")
+            put = QPushButton(f"Cut {len(cut)} of them from sheets")
             put.setObjectName("cut-blocks")
             put.clicked.connect(lambda: self.change("Cut the blocks", with_more(self.project, cut)))
             self.grid.addWidget(put, row + 3, 0, 1, 2)

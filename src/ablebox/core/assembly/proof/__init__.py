@@ -25,7 +25,7 @@ def prove(assembly: Assembly) -> list[Finding]:
     """Return everything wrong with the hardware and fasteners of a case; an empty list is the proof that they are sound."""
     if not assembly.fasteners and not assembly.fittings:
         return []
-    solids = {part.role: Solid(part) for part in assembly.parts if part.straight is None}
+    solids = {part.role: Solid(part) for part in (*assembly.parts, *assembly.beside) if part.straight is None}
     return [
         *tips(assembly, solids),
         *strays(assembly, solids),

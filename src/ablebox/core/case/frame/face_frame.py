@@ -11,8 +11,9 @@ from __future__ import annotations
 
 from dataclasses import dataclass, field
 
+from ...assembly.joint import Way
 from ...assembly.part import Face, Placed
-from ...assembly.role import PartKind, Role, Side
+from ...assembly.role import BOTH, PartKind, Role, Side
 from ...assembly.solid import Box
 from ...lengths import ZERO, Length, inches, millimetres
 from ...reckoning import Origin, Reckoned, leaf
@@ -177,6 +178,7 @@ class _Frame:
         for side, stile in (("left", self.frame.left), ("right", self.frame.right)):
             width = self._width(stile.width, f"{side} stile width", f"{side}.width")
             if stile.neighbours:
+                self._neighbours_stile(Side(side), length, width, foot)
                 made.append(None)
                 continue
             covered = stile.width - stile.proud
@@ -191,6 +193,14 @@ class _Frame:
             self.members.append(member)
             made.append(member)
         return made[0], made[1]
+
+    def _neighbours_stile(self, side: Side, length: Reckoned, covers: Reckoned, foot: Length) -> None:
+        """Note what of a neighbour's stile lies before this case: rails and hinges are screwed to it, and keep to it."""
+        x = ZERO if side is Side.LEFT else self.shell.over_sides.length - covers.length
+        self.work.beside.append(
+            Placed(Role(PartKind.NEIGHBOURS_STILE, side), "neighbour's stile", self.frame.goods, length, covers, self.thickness,
+                   (2, 0, 1), (x, ZERO, foot), stands="apart")
+        )  # fmt: skip
 
     def _opening_edges(self) -> tuple[Reckoned, Reckoned]:
         """Return where the opening between the stiles begins and ends, from the case's left side."""
@@ -322,6 +332,9 @@ class _Frame:
         reaches = [0, 0]
         for side, other in enumerate(member.ends):
             if other is None:
+                # A frame that goes on before the next case is screwed together where the cases stand.
+                way = joint.way or Way.POCKET
+                self.work.join(way, member.role, Role(PartKind.NEIGHBOURS_STILE, BOTH[side]), face=Face.BACK)
                 continue
             reach = joint.reach(self.shell, other)
             if reach is not None:

@@ -57,7 +57,9 @@ class Door:
         work = making.build(face.shell, leaf)
         right = hand is Hand.RIGHT
         over = area.over[1 if right else 0]
-        hang(face, work, leaf, making, area, over, self.inner.angle)
+        inner = Work()
+        self.inner.build(face, inner, area, (not right, right), making.thickness(face.shell).length)
+        hang(face, work, leaf, making, area, over, self.inner.angle, inner.parts)
         face.pulls.on_door(face.shell, work, making, leaf, face.hung)
-        self.inner.build(face, work, area, (not right, right), making.thickness(face.shell).length)
+        work.add(inner)
         return work

@@ -50,13 +50,15 @@ class Pair:
         width = shell.book.shared(both, 2, "door, width", f"{area.role(PartKind.DOOR)}/width")
         height = shell.book.named(area.height, "door, length", f"{area.role(PartKind.DOOR)}/length")
         work = Work(sums=[gap, width, height])
+        inner = Work()
+        self.inner.build(face, inner, area, (True, True), making.thickness(shell).length)
         right_x = area.x + area.width.length - width.length
         for hand, x, over in ((Hand.LEFT, area.x, area.over[0]), (Hand.RIGHT, right_x, area.over[1])):
             leaf = face.leaf(area, PartKind.DOOR, f"door, {hand.value}", making, x=x, width=width, hand=hand,
                              side=Side(hand.value), made=where)  # fmt: skip
             made = making.build(shell, leaf)
-            hang(face, made, leaf, making, area, over, self.inner.angle)
+            hang(face, made, leaf, making, area, over, self.inner.angle, inner.parts)
             face.pulls.on_door(shell, made, making, leaf, face.hung)
             work.add(made)
-        self.inner.build(face, work, area, (True, True), making.thickness(shell).length)
+        work.add(inner)
         return work

@@ -7,7 +7,7 @@ slide's lower edge, the next ones as high as what is left between two slides, pi
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from enum import Enum
 from itertools import pairwise
@@ -16,11 +16,11 @@ from ..assembly.fitting import Fitting, FittingKind
 from ..assembly.part import Assembly, Holes, Placed
 from ..assembly.role import PartKind, Role
 from ..assembly.uses import Use
+from ..cabinet.design import Case
 from ..case.bottom import BOTTOM
 from ..case.shell import LEFT
 from ..fronts.face import FaceFronts
 from ..lengths import Length, millimetres
-from ..shop.made import Made
 
 
 class SettingKind(Enum):
@@ -79,10 +79,10 @@ _NOTHING = millimetres(1)
 _BESIDE = millimetres(20)
 
 
-def settings(made: Made) -> list[Setting]:
-    """Return all settings; cases with the same ones share a line."""
+def settings(cases: Sequence[Case], assemblies: Sequence[Assembly]) -> list[Setting]:
+    """Return all settings of cases, given with what they come to; cases with the same ones share a line."""
     found: dict[tuple[SettingKind, tuple[Size, ...]], list[str]] = {}
-    for case, assembly in zip(made.project.cases, made.assemblies, strict=True):
+    for case, assembly in zip(cases, assemblies, strict=True):
         rows = [*_drilled(assembly), *_slides(assembly), *_compartments(assembly)]
         if isinstance(case.fronts, FaceFronts):
             rows += _fronts(assembly, case.fronts)
