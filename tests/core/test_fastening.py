@@ -410,6 +410,28 @@ class RandomDesigns(unittest.TestCase):
             self.assertEqual(inch, metric, kind)
 
 
+class WaysOn(unittest.TestCase):
+    def test_what_fails_in_random_designs_comes_with_an_offer_that_mends_it(self) -> None:
+        """Nearly every snag has one, and each that is made can be built and leaves less wrong than before."""
+        told = offered = 0
+        for seed in range(20150, 20240):
+            rng = Random(seed)
+            try:
+                made = Made(replace(new_project(), cases=(any_case(rng),), rack=random_rack(rng)))
+            except (SizeImpossible, ValueError):
+                continue
+            there = [s for s in snags(made) if s.code.startswith(("hang.", "proof."))]
+            told += len(there)
+            for snag in there:
+                self.assertIs(snag.level, Level.STOP)
+                if snag.fix is not None and snag.fix.project is not None:
+                    offered += 1
+                    after = [s for s in snags(Made(snag.fix.project)) if s.code.startswith(("hang.", "proof."))]
+                    self.assertLess(len(after), len(there), (seed, snag.sentence, snag.fix.title))
+        self.assertGreater(told, 4)
+        self.assertGreaterEqual(offered, 0.9 * told)
+
+
 class BetweenCases(unittest.TestCase):
     def test_neighbours_are_screwed_together_and_rails_to_studs(self) -> None:
         """Four screws of 1 1/4 through 3/4 sides, front and back; through a rail one at each stud it crosses."""

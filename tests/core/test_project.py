@@ -21,6 +21,7 @@ from ablebox.core.fronts.face import FaceFronts, Stack
 from ablebox.core.fronts.fit.overlay import Overlay
 from ablebox.core.fronts.making.frame_panel import FramePanel
 from ablebox.core.fronts.none import NoFronts
+from ablebox.core.jigs.blocks import JIG
 from ablebox.core.lengths import Length, inches
 from ablebox.core.project.changes import History, add_case, delete_case, duplicate_case
 from ablebox.core.project.choices import choice, set_measured
@@ -311,7 +312,10 @@ class Changing(unittest.TestCase):
     def test_units_can_be_switched_without_changing_a_size(self) -> None:
         project = new_project()
         metric = replace(project, units=replace(project.units, system=System.MM))
+        # Spacer blocks are as wide as is usual where the unit is; no size of the project is.
         for one, other in zip(Made(project).parts, Made(metric).parts, strict=True):
+            if one.case == JIG:
+                continue
             self.assertEqual((one.length.length, one.cut_width.length), (other.length.length, other.cut_width.length))
 
 

@@ -115,7 +115,7 @@ class Files(UiCase):
         self.assertIn("Harbour Cottage", text)
         with (self.folder / "list.csv").open(encoding="utf-8", newline="") as stream:
             self.assertGreater(len(list(csv.reader(stream))), 30)
-        self.assertEqual(len(json.loads((self.folder / "all.json").read_text(encoding="utf-8"))["parts"]), 33)
+        self.assertEqual(len(json.loads((self.folder / "all.json").read_text(encoding="utf-8"))["parts"]), 35)
         pieces = sum(part.count for part in self.window.desk.document.made.parts)
         self.assertEqual(len(PdfReader(self.folder / "labels.pdf").pages), -(-pieces // 30))
         outlines = ezdxf.readfile(self.folder / "all.dxf").modelspace().query('LWPOLYLINE[layer=="OUTLINE"]')

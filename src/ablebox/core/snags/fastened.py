@@ -22,6 +22,7 @@ from ..shop.made import Made
 from ..units import Units
 from .called import called
 from .snag import Check, Fix, Level, Snag
+from .ways_on import way_on
 
 #: Behind this a shelf clears a hinge.
 _CLEAR = millimetres(70)
@@ -43,7 +44,7 @@ def not_sound(made: Made) -> Iterator[Snag]:
             key = _KEYS[finding.use] if finding.fault is Fault.CUP and finding.use in _KEYS else ""
             yield Snag(
                 f"proof.{finding.fault.value}", Level.STOP, f"{case.letter}: {sentence}", case.letter,
-                f"{case.letter}/{key}" if key else "", _offer(made, case, finding),
+                f"{case.letter}/{key}" if key else "", way_on(made, case, finding.roles, _offer(made, case, finding)),
             )  # fmt: skip
 
 

@@ -69,11 +69,13 @@ def drawers_rack(made: Made) -> Iterator[Snag]:
     """A drawer much wider than it is deep racks on its slides; a very low one holds little."""
     write = made.units.write
     for assembly in made.assemblies:
-        for space in assembly.fronts:
-            if space.opens != "out":
+        boxes = dict.fromkeys(part.role.of for part in assembly.parts if part.role.kind is PartKind.BOX_SIDE)
+        for box in boxes:
+            if box is None or box.kind is not PartKind.DRAWER:
                 continue
-            box = f"{assembly.letter}/{space.role(PartKind.DRAWER)}"
-            width, depth, height = (made.numbers[f"{box}/{way}"] for way in ("width", "depth", "height"))
+            width, depth, height = (
+                made.numbers[f"{assembly.letter}/{box}/{way}"] for way in ("width", "depth", "height")
+            )
             if width.length > depth.length * _RACKS:
                 text = (
                     f"{assembly.letter}: a drawer {write(width.length)} wide and {write(depth.length)} deep racks; "

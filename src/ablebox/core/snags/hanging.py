@@ -19,6 +19,7 @@ from ..lengths import ZERO, Length, inches
 from ..shop.made import Made
 from .called import called
 from .snag import Check, Fix, Level, Snag
+from .ways_on import way_on
 
 #: What a narrow stile is made wider by, so that hinges find room on its back.
 _ROOM = inches("3/4")
@@ -35,8 +36,13 @@ def hangs_on_nothing(made: Made) -> Iterator[Snag]:
             told.add(about)
             text = f"{case.letter}: {_SENTENCES[wanting.want](made, assembly, wanting)}"
             yield Snag(
-                f"hang.{wanting.want.value}", Level.STOP, text, case.letter, "", _offer(made, case, assembly, wanting)
-            )
+                f"hang.{wanting.want.value}", Level.STOP, text, case.letter, "",
+                way_on(made, case, _about(wanting), _offer(made, case, assembly, wanting)),
+            )  # fmt: skip
+
+
+def _about(wanting: Wanting) -> list[Role]:
+    return [wanting.role, *([wanting.other] if wanting.other is not None else [])]
 
 
 def _upright(made: Made, assembly: Assembly, wanting: Wanting) -> str:

@@ -23,10 +23,11 @@ from ...core.cabinet.design import SCHOOLS
 from ...core.cabinet.switching import switched
 from ...core.drawing.part_view import part_view
 from ...core.drawing.shapes import Drawing
+from ...core.jigs.blocks import JIG
 from ...core.parts.listing import Part
 from ...core.parts.words import describe, edges
 from ...core.project.loose_edits import another
-from ...core.project.placed import LOOSE
+from ...core.project.placed import FILLER, LOOSE, STRIP
 from ...core.shop.cut_off import cut_already, spoiled
 from .. import theme
 from ..desk import Desk
@@ -69,8 +70,24 @@ class _Cell(QStyledItemDelegate):
             painter.setClipRect(option.rect)
         else:
             painter.setClipping(False)
+        if not heading:
+            text = _fitting(text, option.rect.width() - 10.0, bold)
         draw_text(painter, x, option.rect.center().y() + 1, text, 15 if not heading else 14, colour, bold)
         painter.restore()
+
+
+def _fitting(text: str, room: float, bold: bool) -> str:
+    """Return as much of a text as a cell has room for, with a mark where it is cut."""
+    if text_width(text, 15, bold) <= room:
+        return text
+    while text and text_width(f"{text}…", 15, bold) > room:
+        text = text[:-1]
+    return f"{text.rstrip()}…"
+
+
+#: What the tape says of a part of no case.
+_OF_THE_RUN = "its sizes are set on the Run stage."
+_WHERE_SET = {FILLER: f"A filler of the run: {_OF_THE_RUN}", STRIP: f"A strip along a run: {_OF_THE_RUN}"}
 
 
 class PartsStage(Stage):
@@ -202,11 +219,12 @@ class PartsStage(Stage):
             self._add_cut(column, part)
             return
         if self.desk.known_case(part.case) is None:
-            column.addWidget(
-                Words(
-                    "A filler or a strip of the run: its sizes are set on the Run stage.", 14, colour="quiet", wrap=True
-                )
-            )
+            if part.case == JIG:
+                sets = part.length.note or part.thickness.note
+                words = f"Cut from an offcut, its size written on it: {sets}. It follows from the design; keep it with the shop on the rack."
+                column.addWidget(Words(words, 14, colour="quiet", wrap=True))
+                return
+            column.addWidget(Words(_WHERE_SET[part.case], 14, colour="quiet", wrap=True))
             self._add_cut(column, part)
             return
         case = self.desk.document.project.case(part.case)

@@ -19,7 +19,9 @@ from ..uses import Use
 from .finding import Fault, Finding
 from .wood import LEAN, TICKS, TOUCH, Solid, mm, within
 
-_CUP, _WEB, _PINS, _PINS_ROUND = 2.49, 0.95, 4, 3
+_CUP, _WEB, _PINS, _PINS_ROUND = 2.5, 1.0, 4, 3
+#: What rounding to whole steps may take.
+_ROUNDED = {_CUP: 0.01, _WEB: 0.05}
 
 
 def holes_left(assembly: Assembly) -> Iterator[Finding]:
@@ -32,7 +34,7 @@ def holes_left(assembly: Assembly) -> Iterator[Finding]:
             deep = holes.depth.mm * (1.0 if holes.toward is None else cos(LEAN) if holes.steep else sin(LEAN))
             left = float(high[axis] - low[axis]) - deep
             need = _CUP if holes.use is Use.CUP else _WEB
-            if left < need and not (left < 0.02 and holes.use in _THROUGH):
+            if left < need - _ROUNDED[need] and not (left < 0.02 and holes.use in _THROUGH):
                 fault = Fault.CUP if holes.use is Use.CUP else Fault.HOLE
                 yield Finding(fault, (part.role,), left, need, use=holes.use)
 
