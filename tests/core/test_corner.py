@@ -42,7 +42,7 @@ from ablebox.core.fronts.face import FaceFronts
 from ablebox.core.fronts.fit.inset_fit import Inset
 from ablebox.core.fronts.fit.overlay import Overlay
 from ablebox.core.lengths import ZERO, Length, inches
-from ablebox.core.parts.words import describe
+from ablebox.core.parts.words import lines
 from ablebox.core.project.run_edits import put_in
 from ablebox.core.project.tree import Project, first_rack, new_project
 from ablebox.core.room.room import Room
@@ -139,7 +139,7 @@ class WorkedByHand(unittest.TestCase):
 
     def test_what_is_done_to_a_part_is_told_from_its_edges(self) -> None:
         made = Made(replace(new_project(), cases=(corner(),)))
-        told = {part.name: [describe(item, made.units) for item in part.machining] for part in made.parts}
+        told = {part.name: lines(part.machining, made.units) for part in made.parts}
         self.assertEqual(told["side, left"][0], "bevel the front edge, 3/4 off at the left face, flush with the face")
         self.assertEqual(
             told["bottom"],

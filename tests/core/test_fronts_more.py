@@ -37,7 +37,7 @@ from ablebox.core.fronts.making.edged_slab import CORNERS, EdgedSlab
 from ablebox.core.fronts.making.frame_panel import FramePanel
 from ablebox.core.lengths import Length, inches, millimetres
 from ablebox.core.paper.templates import NothingShaped, templates
-from ablebox.core.parts.words import describe
+from ablebox.core.parts.words import lines
 from ablebox.core.project.tree import new_project
 from ablebox.core.shop.made import Made
 from ablebox.core.shop.plans import plan_all
@@ -106,7 +106,7 @@ class ByHand(unittest.TestCase):
             fronts = FaceFronts(making=EdgedSlab("doors", "frame", inches("3/4"), corners))
             made = Made(project.with_case(replace(project.cases[0], fronts=fronts)))
             strips = [part for part in made.parts if "edging" in part.name]
-            words = " ".join(describe(item, made.units) for part in strips for item in part.machining)
+            words = " ".join(line for part in strips for line in lines(part.machining, made.units))
             self.assertEqual("mitre, 45°" in words, corners == "mitred")
             with self.assertRaises(NothingShaped):
                 templates(made)

@@ -78,7 +78,7 @@ class Lists(Demo):
         table = list(csv.DictReader(io.StringIO(as_csv(self.made))))
         self.assertEqual([row["code"] for row in table], [part.code for part in self.made.parts])
         self.assertEqual(table[0]["length (in)"], "34 1/2")
-        self.assertIn("notch 4 × 3", table[0]["machining"])
+        self.assertIn("notch 4 from the bottom edge × 3 from the front edge", table[0]["machining"])
         self.assertEqual(sum(int(row["count"]) for row in table), sum(part.count for part in self.made.parts))
 
     def test_text_is_grouped_by_material(self) -> None:

@@ -14,8 +14,9 @@ from ablebox.core.fronts.face import FaceFronts
 from ablebox.core.fronts.making.slab import Slab
 from ablebox.core.lengths import Length, inches, millimetres
 from ablebox.core.parts.listing import Part
-from ablebox.core.parts.machining import HoleRow, Slot
-from ablebox.core.parts.words import describe, edges
+from ablebox.core.parts.machining import HoleRow
+from ablebox.core.parts.slots import Slot
+from ablebox.core.parts.words import edges, lines
 from ablebox.core.project.tree import Project, new_project
 from ablebox.core.shop.made import Made
 from ablebox.core.stock import Grain
@@ -107,7 +108,7 @@ class MachiningOfASide(unittest.TestCase):
         self.assertEqual((front.across.edge, front.across.start, front.pitch), (Face.FRONT, inches(2), inches(1)))
         self.assertEqual((back.across.edge, back.across.start), (Face.BACK, inches(2) + inches("15/16")))
         self.assertEqual(front.at[0], inches(4) + inches("23/32") + inches(4))
-        words = describe(front, project().units)
+        words = " ".join(lines([front], project().units))
         self.assertIn("2 from the front edge: first 8 23/32 from the bottom edge, every 1", words)
 
     def test_cups_from_the_hinge_edge_of_each_hand(self) -> None:
@@ -118,7 +119,7 @@ class MachiningOfASide(unittest.TestCase):
             self.assertEqual((cups.across.edge, cups.across.start), (edge, millimetres("22.5")))
             door = self.parts[f"door, {hand}"].length.length
             self.assertEqual([cups.at[0], door - cups.at[-1]], [millimetres(100)] * 2)
-            self.assertIn("35 mm", describe(cups, project().units))
+            self.assertIn("35 mm", " ".join(lines([cups], project().units)))
 
     def test_plates_stand_where_the_cups_are(self) -> None:
         (plates,) = (row for row in self.rows if row.use is Use.PLATE)

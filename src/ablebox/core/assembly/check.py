@@ -51,6 +51,10 @@ def _solid_parts(assembly: Assembly) -> list[Flaw]:
         for cut in part.cuts:
             if cut.box.volume <= 0 or box.meet(cut.box) != cut.box:
                 flaws.append(Flaw("stray", (part.role,), f"{cut.kind.value} {cut.name} is not inside {part.name}"))
+            if cut.kind is not CutKind.SHOULDER and not _opens(box, cut):
+                flaws.append(
+                    Flaw("face", (part.role,), f"{cut.kind.value} {cut.name} is not at its face of {part.name}")
+                )
         for holes in part.holes:
             if all(_inside(box, holes, centre) for centre in holes.centres):
                 continue
@@ -58,6 +62,12 @@ def _solid_parts(assembly: Assembly) -> list[Flaw]:
             if any(volume_left(_bored(box, holes, centre), wood) for centre in holes.centres):
                 flaws.append(Flaw("stray", (part.role,), f"{holes.use.words} are not inside {part.name}"))
     return flaws
+
+
+def _opens(box: Box, cut: Cut) -> bool:
+    """Whether a cut begins at the face it is said to be cut into."""
+    axis, side = cut.face.value
+    return cut.box.high[axis] == box.high[axis] if side > 0 else cut.box.low[axis] == box.low[axis]
 
 
 def _inside(box: Box, holes: Holes, centre: tuple[int, int, int]) -> bool:
@@ -98,7 +108,7 @@ def _filled_cuts(assembly: Assembly) -> list[Flaw]:
         part = placed.told
         beside = [other.told for other in assembly.parts if (other.straight is None) == (placed.straight is None)]
         for cut in part.cuts:
-            if not cut.kind.holds_a_part:
+            if not cut.holds_a_part:
                 continue
             mates = [other for other in beside if other is not part and other.box.meets(cut.box)]
             words = f"{cut.kind.value} {cut.name} in {part.name}"
@@ -131,8 +141,9 @@ def _filled(mates: list[Placed], cut: Cut) -> bool:
             left += _outside(piece, mate.box)
             # What the mate's own cuts take out of it there stays open.
             for gap in mate.cuts:
-                if gap.kind in (CutKind.BEVEL, CutKind.CORNER):
-                    # Beyond the slanting face there is no wood in either of them.
+                if gap.kind in (CutKind.BEVEL, CutKind.CORNER) or (gap.kind is CutKind.GROOVE and not gap.filled):
+                    # Beyond the slanting face there is no wood in either of them; a groove run on leaves a hole as small as
+                    # itself in the joint.
                     continue
                 common = piece.meet(mate.box).meet(gap.box)
                 if common.volume:

@@ -60,11 +60,12 @@ class CutKind(Enum):
     MITRE = "mitre"
     BEVEL = "bevel"
     CORNER = "corner cut off"
+    RAISED = "raised edge"
 
     @property
-    def holds_a_part(self) -> bool:
-        """Whether another part must fill it."""
-        return not self.slants and self not in (CutKind.NOTCH, CutKind.WINDOW, CutKind.SHOULDER)
+    def takes_a_part(self) -> bool:
+        """Whether another part lies in it."""
+        return not self.slants and self not in (CutKind.NOTCH, CutKind.WINDOW, CutKind.SHOULDER, CutKind.RAISED)
 
     @property
     def slants(self) -> bool:
@@ -82,6 +83,7 @@ class Cut:
         box: where it is, in the case's space.
         face: the face it is cut into.
         play: how much of its depth the part in it may leave empty.
+        filled: whether a part must fill it; a groove that goes on to the part's end is left empty there.
     """
 
     kind: CutKind
@@ -89,6 +91,12 @@ class Cut:
     box: Box
     face: Face
     play: Length = ZERO
+    filled: bool = True
+
+    @property
+    def holds_a_part(self) -> bool:
+        """Whether another part must fill it."""
+        return self.filled and self.kind.takes_a_part
 
 
 @dataclass(frozen=True, slots=True)

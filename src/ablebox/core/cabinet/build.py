@@ -102,7 +102,7 @@ def build(
     )
     _keep_apart(shell, before, fronts)
     work.add(fronts)
-    _rods_run_free(shell, work)
+    _runs_free(shell, work)
     hinges = tuple(each.box for each in fronts.fittings if each.kind in _IN_THE_WAY)
     if not avoid and any(p.role.kind is PartKind.SHELF and p.box.meets(box) for p in before for box in hinges):
         # Shelves lie on other pins then; where the hinges are does not depend on them.
@@ -173,16 +173,24 @@ def _in_the_wood(shell: Shell, part: Placed) -> Placed:
     return part
 
 
-def _rods_run_free(shell: Shell, work: Work) -> None:
-    """Refuse a hanging rod that runs where a part is that came later, such as the drawers of another fitting.
+def _runs_free(shell: Shell, work: Work) -> None:
+    """Refuse a hanging rod or a slide that runs where another fitting stands, whichever came first.
 
     Raises:
-        SizeImpossible: naming it.
+        SizeImpossible: naming both.
     """
-    for rod in (each for each in work.fittings if each.kind is FittingKind.ROD):
-        for part in work.parts:
-            if part.box.meets(rod.box) and part.role not in rod.holds:
-                raise shell.refuse("hanging rod", f"it would run where the {part.name} is", "Move one of them.")
+    for each in work.fittings:
+        words = _RUNS.get(each.kind)
+        for part in work.parts if words else ():
+            if each.kind is not FittingKind.ROD and part.role.kind not in _STANDS:
+                continue
+            if part.box.meets(each.box) and part.role not in each.holds:
+                raise shell.refuse(words or "", f"it would run where the {part.name} is", "Move one of them.")
+
+
+#: Hardware that runs through a bay, and what of other fittings may stand there.
+_RUNS = {FittingKind.ROD: "hanging rod", FittingKind.SLIDE_CASE: "slide", FittingKind.SLIDE_BOX: "slide"}
+_STANDS = frozenset({PartKind.FALSE_BOTTOM, PartKind.SLOPING_SHELF, PartKind.DIVIDER})
 
 
 def _keep_apart(shell: Shell, before: tuple[Placed, ...], fronts: Work) -> None:

@@ -95,7 +95,7 @@ def _one(shell: Shell, scribe: Scribe, part: Placed, parts: tuple[Placed, ...]) 
         high[axis] = low[axis] + most.ticks
     lost = Box((low[0], low[1], low[2]), (high[0], high[1], high[2]))
     for cut in part.cuts:
-        if cut.kind.holds_a_part and cut.box.meet(lost).volume:
+        if cut.holds_a_part and cut.box.meet(lost).volume:
             raise shell.refuse(part.name, f"the scribe reaches the {cut.kind.value} {cut.name}", "Take less off.")
     for other in parts:
         if other is not part and other.box.meet(_grown(lost, part)).volume:

@@ -9,7 +9,9 @@ from __future__ import annotations
 from ..assembly.part import CutKind, Face
 from ..assembly.uses import Use
 from ..parts.listing import Part
-from ..parts.machining import HoleRow, Slot, Stretch, face_at
+from ..parts.machining import HoleRow
+from ..parts.slots import Slot
+from ..parts.stretch import Stretch, face_at
 from ..stock import Grain
 from ..units import Units
 from .shapes import Area, Circle, Dimension, Drawing, Label, Path, Shape
@@ -100,17 +102,44 @@ def _clear_of(drawing: Drawing, length: float) -> float:
 
 
 def _slot(drawing: Drawing, bench: _Bench, slot: Slot) -> None:
-    if slot.kind is CutKind.MORTISE:
-        # It is cut into an edge: a short mark on that edge.
-        x0, x1 = bench.xs(slot.along)
-        y = 0.0 if slot.face is bench.below else bench.width
-        drawing.add(Path(((x0, y), (x1, y)), "dimension", 4.0))
+    if slot.in_edge:
+        _in_edge(drawing, bench, slot)
+        return
+    if slot.kind is CutKind.SHOULDER:
+        _tongue(drawing, bench, slot)
         return
     (x0, x1), (y0, y1) = bench.xs(slot.along), bench.ys(slot.across)
     if slot.through:
         drawing.add(Area(x0, y0, x1 - x0, y1 - y0, "card", "ink", 1.3, "hatch"))
     else:
         drawing.add(Area(x0, y0, x1 - x0, y1 - y0, "wood-edge", "ink", 1.0))
+
+
+def _in_edge(drawing: Drawing, bench: _Bench, slot: Slot) -> None:
+    """What is cut into an edge is hidden in the wood: a broken outline, and a mark along the edge."""
+    deep = slot.depth.mm
+    if slot.face in (bench.below, bench.above):
+        x0, x1 = bench.xs(slot.along)
+        y, inner = (0.0, 0.0) if slot.face is bench.below else (bench.width, bench.width - deep)
+        drawing.add(
+            Area(x0, inner, x1 - x0, deep, "", "ink", 0.8, "", "", True), Path(((x0, y), (x1, y)), "dimension", 3.0)
+        )
+        return
+    y0, y1 = bench.ys(slot.along)
+    x, inner = (0.0, 0.0) if slot.face is bench.left else (bench.length, bench.length - deep)
+    drawing.add(
+        Area(inner, y0, deep, y1 - y0, "", "ink", 0.8, "", "", True), Path(((x, y0), (x, y1)), "dimension", 3.0)
+    )
+
+
+def _tongue(drawing: Drawing, bench: _Bench, slot: Slot) -> None:
+    """A tongue is thinner than its part, and what is taken off its edges is gone."""
+    x0, x1 = bench.xs(slot.along)
+    drawing.add(Area(x0, 0, x1 - x0, bench.width, "wood-edge", "ink", 1.0))
+    for face, size in slot.off:
+        if face in (bench.below, bench.above):
+            y = 0.0 if face is bench.below else bench.width - size.mm
+            drawing.add(Area(x0, y, x1 - x0, size.mm, "card", "ink", 1.0, "hatch"))
 
 
 def _holes(drawing: Drawing, bench: _Bench, row: HoleRow) -> None:
@@ -153,7 +182,7 @@ def _positions(drawing: Drawing, bench: _Bench, part: Part, units: Units) -> Non
     """The positions a fence or a stop is set to: from the edge to each slot and to the first hole."""
     below, beside = -1.3, 1.3
     for item in part.machining:
-        if isinstance(item, Slot) and not item.through and item.kind in _DIMENSIONED:
+        if isinstance(item, Slot) and not item.through and not item.in_edge and item.kind in _DIMENSIONED:
             if item.along.size <= item.across.size:
                 if not item.along.start:
                     continue

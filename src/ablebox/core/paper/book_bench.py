@@ -8,7 +8,7 @@ from ..drawing.replay import fitted, replay
 from ..jigs.blocks import Block, blocks, sizes
 from ..jigs.settings import settings
 from ..parts.listing import Part
-from ..parts.words import describe, drill
+from ..parts.words import drill, lines
 from .buying import glue, hardware, packets, reasons
 from .cautions import CAUTIONS
 from .pages import EDGE, Pages
@@ -64,9 +64,9 @@ def machining_pages(book: Pages) -> None:
             9,
             "quiet",
         )
-        for item in part.machining:
+        for line in lines(part.machining, book.made.units):
             book.y += 3
-            book.words(x, describe(item, book.made.units), book.width - EDGE - x, 9.5)
+            book.words(x, line, book.width - EDGE - x, 9.5)
         book.y = top + block
 
 

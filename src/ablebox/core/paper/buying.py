@@ -99,7 +99,7 @@ def _glued(assembly: Assembly) -> float:
     found, boxes = 0.0, {part.role: part.box for part in assembly.parts}
     for part in assembly.parts:
         for cut in part.cuts:
-            if cut.kind.holds_a_part and cut.kind is not CutKind.GROOVE:
+            if cut.holds_a_part and cut.kind is not CutKind.GROOVE:
                 deep, *rest = sorted(size.mm for size in cut.box.size)
                 found += rest[0] * rest[1] + 2 * deep * rest[1]
     pairs = {(each.through[-1], each.into) for each in assembly.fasteners if each.through and each.kind in _WITH_GLUE}

@@ -6,7 +6,7 @@ from __future__ import annotations
 import csv
 import io
 
-from ..parts.words import describe, edges, grain
+from ..parts.words import edges, grain, lines
 from ..shop.made import Made
 
 
@@ -50,7 +50,7 @@ def as_csv(made: Made) -> str:
                 part.grain.value,
                 part.hand.value,
                 edges(part),
-                "; ".join(describe(item, made.units) for item in part.machining),
+                "; ".join(lines(part.machining, made.units)),
             ]
         )
     return stream.getvalue()

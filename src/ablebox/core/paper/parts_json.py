@@ -7,7 +7,8 @@ from typing import Any
 
 from ..lengths import Length
 from ..parts.listing import Part
-from ..parts.machining import HoleRow, Machining, Stretch
+from ..parts.machining import HoleRow, Machining
+from ..parts.stretch import Stretch
 from ..reckoning import Reckoned, Term
 
 
@@ -111,4 +112,6 @@ def _machining(item: Machining) -> dict[str, Any]:
         "across": _stretch(item.across),
         "depth": mm(item.depth),
         "through": item.through,
+        "in_edge": item.in_edge,
+        "off": [{"face": face.words, "depth": mm(size)} for face, size in item.off],
     }

@@ -11,7 +11,7 @@ from __future__ import annotations
 from ..assembly.part import CutKind
 from ..errors import AbleBoxError
 from ..parts.listing import Part
-from ..parts.machining import Slot
+from ..parts.slots import Slot
 from ..shop.made import Made
 from ..units import System
 from .check_line import POINTS, check_line

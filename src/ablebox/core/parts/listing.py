@@ -10,7 +10,9 @@ from ..assembly.part import Assembly, Face, Hand, Placed
 from ..lengths import Length
 from ..reckoning import Book, Origin, Reckoned, leaf
 from ..stock import Edging, Goods, Grain, Rack
-from .machining import Machining, Slot, edge_run, face_at, machining
+from .machining import Machining, edge_run, machining
+from .slots import Slot
+from .stretch import face_at
 
 
 @dataclass(frozen=True, slots=True)

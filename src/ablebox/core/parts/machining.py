@@ -10,61 +10,11 @@ from __future__ import annotations
 from dataclasses import dataclass
 from math import isqrt
 
-from ..assembly.part import Cut, CutKind, Face, Holes, Placed
+from ..assembly.part import CutKind, Face, Holes, Placed
 from ..assembly.uses import Use
 from ..lengths import ZERO, Length
-
-_FACES = {face.value: face for face in Face}
-
-
-def face_at(axis: int, side: int) -> Face:
-    """Return the face at the low (-1) or high (+1) side of an axis."""
-    return _FACES[(axis, side)]
-
-
-@dataclass(frozen=True, slots=True)
-class Stretch:
-    """A stretch along one direction of a part.
-
-    Args:
-        edge: the edge it is measured from.
-        start: from that edge to where it starts.
-        end: from that edge to where it ends; the same as ``start`` for a line.
-        whole: whether it runs from edge to edge.
-    """
-
-    edge: Face
-    start: Length
-    end: Length
-    whole: bool = False
-
-    @property
-    def size(self) -> Length:
-        """How long the stretch is."""
-        return self.end - self.start
-
-
-@dataclass(frozen=True, slots=True)
-class Slot:
-    """A groove, dado, rabbet, notch, cut-out, half lap, mortise or tenon.
-
-    Args:
-        kind: which of them.
-        name: what it is for.
-        face: the face it is cut into.
-        along: where it lies along the part's length.
-        across: where it lies across the part's width; across its thickness where it is cut into an edge.
-        depth: how deep; of a tenon's shoulders, what is taken off each face.
-        through: whether it goes right through.
-    """
-
-    kind: CutKind
-    name: str
-    face: Face
-    along: Stretch
-    across: Stretch
-    depth: Length
-    through: bool
+from .slots import Slot, slots
+from .stretch import Stretch, face_at, stretch
 
 
 @dataclass(frozen=True, slots=True)
@@ -109,50 +59,9 @@ Machining = Slot | HoleRow
 
 def machining(part: Placed) -> tuple[Machining, ...]:
     """Return everything cut and bored into a part."""
-    slots = []
-    tenons: set[tuple[str, int]] = set()
-    for cut in part.cuts:
-        if cut.kind is CutKind.SHOULDER:
-            # Eight cuts make the two tongues of a rail; one line each tells them.
-            end = (cut.name, cut.box.low[part.axes[0]])
-            if end in tenons:
-                continue
-            tenons.add(end)
-        slots.append(_slot(part, cut))
     # What is bored through other parts once they are clamped together is no work on this one.
     rows = [row for holes in part.holes if holes.use is not Use.PILOT for row in _rows(part, holes)]
-    return (*slots, *rows)
-
-
-def _stretch(part: Placed, axis: int, low: int, high: int) -> Stretch:
-    """Measure a stretch from the nearer of the two edges across ``axis``."""
-    start, end = part.box.span(axis)
-    from_low, from_high = low - start, end - high
-    whole = from_low == 0 and from_high == 0
-    if from_low <= from_high:
-        return Stretch(_FACES[(axis, -1)], Length(from_low), Length(high - start), whole)
-    return Stretch(_FACES[(axis, 1)], Length(from_high), Length(end - low), whole)
-
-
-def _slot(part: Placed, cut: Cut) -> Slot:
-    along, across, through = part.axes
-    into_edge = cut.face.axis != through and cut.kind is CutKind.MORTISE
-    if into_edge:
-        run = along if cut.face.axis != along else across
-        depth = cut.box.size[cut.face.axis]
-        first, second = _stretch(part, run, *cut.box.span(run)), _stretch(part, through, *cut.box.span(through))
-    else:
-        depth = cut.box.size[through]
-        first, second = _stretch(part, along, *cut.box.span(along)), _stretch(part, across, *cut.box.span(across))
-    return Slot(
-        kind=cut.kind,
-        name=cut.name,
-        face=cut.face,
-        along=first,
-        across=second,
-        depth=depth,
-        through=not into_edge and depth == part.thickness.length,
-    )
+    return (*slots(part), *rows)
 
 
 def _rows(part: Placed, holes: Holes) -> list[HoleRow]:
@@ -167,8 +76,8 @@ def _rows(part: Placed, holes: Holes) -> list[HoleRow]:
             face=holes.face,
             diameter=holes.diameter,
             depth=holes.depth,
-            across=_stretch(part, line_axis, line, line),
-            edge=_FACES[(run, -1)],
+            across=stretch(part, line_axis, line, line),
+            edge=face_at(run, -1),
             at=tuple(Length(at - low) for at in sorted(centres)),
             through=holes.depth >= Length(part.box.high[holes.face.axis] - part.box.low[holes.face.axis]),
             toward=holes.toward,

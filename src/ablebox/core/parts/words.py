@@ -3,13 +3,17 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+
 from ..assembly.part import CutKind
 from ..assembly.uses import Use
 from ..lengths import Length
 from ..stock import Grain
 from ..units import System, Units
 from .listing import Part
-from .machining import HoleRow, Machining, Slot, Stretch
+from .machining import HoleRow, Machining
+from .slot_words import slot_lines
+from .slots import Slot
 
 
 def edges(part: Part) -> str:
@@ -29,85 +33,10 @@ def grain(part: Part) -> str:
     return {Grain.LENGTH: "along length", Grain.WIDTH: "across", Grain.ANY: "either way"}[part.grain]
 
 
-def describe(item: Machining, units: Units) -> str:
-    """Return one line of machining, with every position from a named edge."""
-    if isinstance(item, Slot):
-        return _slot(item, units)
-    return _row(item, units)
-
-
-def _slot(slot: Slot, units: Units) -> str:
-    write = units.write
-    if slot.kind in _SPECIAL:
-        return _SPECIAL[slot.kind](slot, units)
-    wide, long = sorted((slot.along, slot.across), key=lambda stretch: stretch.size)
-    if slot.through:
-        size = f"{write(slot.along.size)} × {write(slot.across.size)}"
-        corner = f"{slot.along.edge.words} {slot.across.edge.words} corner"
-        return f"{slot.kind.value} {size} at the {corner}, {slot.name}"
-    place = (
-        f"{write(wide.start)} from the {wide.edge.words} edge" if wide.start else f"along the {wide.edge.words} edge"
-    )
-    text = f"{slot.kind.value} {write(wide.size)} wide, {write(slot.depth)} deep, {place}"
-    return f"{text}, {_extent(long, units)}, {slot.name}"
-
-
-def _cut_out(slot: Slot, units: Units) -> str:
-    size = f"{units.write(slot.along.size)} × {units.write(slot.across.size)}"
-    places = " and ".join(f"{units.write(s.start)} from the {s.edge.words} edge" for s in (slot.along, slot.across))
-    return f"cut-out {size}, {places}, {slot.name}"
-
-
-def _tenon(slot: Slot, units: Units) -> str:
-    size = f"{units.write(slot.along.size)} long, {units.write(slot.depth)} off each face, shouldered all around"
-    return f"tenon {size}, at the {slot.along.edge.words} end, {slot.name.removeprefix('of the tenon ')}"
-
-
-def _mortise(slot: Slot, units: Units) -> str:
-    size = f"{units.write(slot.along.size)} × {units.write(slot.across.size)}, {units.write(slot.depth)} deep"
-    place = f"{units.write(slot.along.start)} from the {slot.along.edge.words} end"
-    return f"mortise {size} in the {slot.face.words} edge, {place}, {slot.name}"
-
-
-def _lap(slot: Slot, units: Units) -> str:
-    size = f"{units.write(slot.along.size)} × {units.write(slot.across.size)}, {units.write(slot.depth)} deep"
-    place = f"at the {slot.along.edge.words} end" if not slot.along.start else (
-        f"{units.write(slot.along.start)} from the {slot.along.edge.words} end"
-    )  # fmt: skip
-    return f"half lap {size}, from the {slot.face.words}, {place}, {slot.name}"
-
-
-def _mitre(slot: Slot, units: Units) -> str:
-    return f"mitre, 45°, at the {slot.along.edge.words} end, long point at the outer edge"
-
-
-def _bevel(slot: Slot, units: Units) -> str:
-    stretch = min((slot.along, slot.across), key=lambda each: (each.whole, each.size))
-    return f"bevel the {stretch.edge.words} edge, {units.write(stretch.size)} off at the {slot.face.words} face, {slot.name}"
-
-
-def _corner(slot: Slot, units: Units) -> str:
-    sizes = f"{units.write(slot.along.size)} along the length, {units.write(slot.across.size)} along the width"
-    return f"cut off the {slot.across.edge.words} {slot.along.edge.words} corner aslant: {sizes}, {slot.name}"
-
-
-_SPECIAL = {
-    CutKind.BEVEL: _bevel,
-    CutKind.CORNER: _corner,
-    CutKind.MITRE: _mitre,
-    CutKind.WINDOW: _cut_out,
-    CutKind.SHOULDER: _tenon,
-    CutKind.MORTISE: _mortise,
-    CutKind.LAP: _lap,
-}
-
-
-def _extent(stretch: Stretch, units: Units) -> str:
-    if stretch.whole:
-        return "edge to edge"
-    if not stretch.start:
-        return f"stops {units.write(stretch.end)} from the {stretch.edge.words} edge"
-    return f"from {units.write(stretch.start)} to {units.write(stretch.end)} off the {stretch.edge.words} edge"
+def lines(items: Sequence[Machining], units: Units) -> list[str]:
+    """Return the machining of a part, one line for each thing a person does, with every position from a named edge."""
+    slots = [item for item in items if isinstance(item, Slot)]
+    return [*slot_lines(slots, units), *(_row(item, units) for item in items if isinstance(item, HoleRow))]
 
 
 def drill(length: Length, units: Units) -> str:

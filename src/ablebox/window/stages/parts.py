@@ -25,7 +25,7 @@ from ...core.drawing.part_view import part_view
 from ...core.drawing.shapes import Drawing
 from ...core.jigs.blocks import JIG
 from ...core.parts.listing import Part
-from ...core.parts.words import describe, edges
+from ...core.parts.words import edges, lines
 from ...core.project.loose_edits import another
 from ...core.project.placed import FILLER, LOOSE, STRIP
 from ...core.shop.cut_off import cut_already, spoiled
@@ -201,8 +201,8 @@ class PartsStage(Stage):
         self._lines.addWidget(Words(facts, 14, colour="quiet", wrap=True))
         if part.bands:
             self._lines.addWidget(Words(f"banded: {edges(part)}", 13, wrap=True))
-        for item in part.machining:
-            self._lines.addWidget(Words(describe(item, units), 13, wrap=True))
+        for line in lines(part.machining, units):
+            self._lines.addWidget(Words(line, 13, wrap=True))
         if not part.machining:
             self._lines.addWidget(Words("cut to size, nothing to machine", 14, colour="quiet", wrap=True))
         self._lines.addStretch(1)

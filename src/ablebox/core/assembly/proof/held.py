@@ -163,9 +163,9 @@ def loose(assembly: Assembly) -> Iterator[Finding]:
         # A tongue, tenon or whole edge of it in a channel of another part, or one of its own channels over another.
         let_in = any(
             cut.box.meets(part.box) for other in assembly.parts if other is not part for cut in other.cuts
-            if cut.kind.holds_a_part
+            if cut.holds_a_part
         ) or any(
-            cut.box.meets(other.box) for cut in part.cuts if cut.kind.holds_a_part for other in assembly.parts
+            cut.box.meets(other.box) for cut in part.cuts if cut.holds_a_part for other in assembly.parts
             if other is not part
         )  # fmt: skip
         if not let_in:

@@ -57,7 +57,7 @@ def keep_clear(shell: Shell, part: Placed, parts: tuple[Placed, ...], box: Box, 
     high[axis] += 1
     grown = Box((low[0], low[1], low[2]), (high[0], high[1], high[2]))
     for cut in part.cuts:
-        if cut.kind.holds_a_part and cut.box.meet(box).volume:
+        if cut.holds_a_part and cut.box.meet(box).volume:
             raise shell.refuse(f"{name} in the {part.name}", f"it meets the {cut.kind.value} {cut.name}", "Move it.")
     for other in parts:
         if other.role != part.role and other.box.meet(grown).volume:

@@ -38,7 +38,7 @@ class HalfLap:
         lap = end_of(member, side, reach.ticks)
         front, back = lap.low[1], lap.high[1]
         middle = (front + back) // 2
-        own = Cut(CutKind.NOTCH, f"lap at the {other.name}", band(lap, (front, middle)), Face.FRONT)
+        own = Cut(CutKind.LAP, f"over the {other.name}", band(lap, (front, middle)), Face.FRONT, filled=False)
         return [own], [Cut(CutKind.LAP, f"for the {member.name}", band(lap, (middle, back)), Face.BACK)]
 
     @property

@@ -58,7 +58,7 @@ class Tenon:
         front, back = tongue.low[1], tongue.high[1]
         cheek = (back - front) // 3
         inset = (tongue.high[across] - tongue.low[across]) // 6
-        name = f"of the tenon at the {other.name}"
+        name = f"at the {other.name}"
         own = [
             Cut(CutKind.SHOULDER, name, band(tongue, (front, front + cheek)), Face.FRONT),
             Cut(CutKind.SHOULDER, name, band(tongue, (back - cheek, back)), Face.BACK),

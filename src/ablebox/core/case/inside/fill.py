@@ -246,7 +246,7 @@ _WEB = millimetres("1.5").ticks
 
 
 def _meet(one: Cut, other: Cut) -> bool:
-    if not (one.kind.holds_a_part and other.kind.holds_a_part):
+    if not (one.holds_a_part and other.holds_a_part):
         return False
     axis = one.face.axis
     low, high = list(one.box.low), list(one.box.high)

@@ -285,7 +285,9 @@ class _Builder:
         dado = Box((common.low[0], tongue[0], common.low[2]), (common.high[0], tongue[1], common.high[2]))
         off = Box((common.low[0], rest[0], common.low[2]), (common.high[0], rest[1], common.high[2]))
         self.work.cut(side.role, Cut(CutKind.DADO, f"for the {end.name}", dado, face))
-        self.work.cut(end.role, Cut(CutKind.SHOULDER, f"of the tongue in the {side.name}", off, Face.FRONT))
+        self.work.cut(
+            end.role, Cut(CutKind.SHOULDER, f"in the {side.name}", off, Face.FRONT if inner_is_back else Face.BACK)
+        )
 
     def _bottom(
         self, width: Reckoned, depth: Reckoned, ends: tuple[Placed, Placed], sides: tuple[Placed, Placed]
@@ -327,7 +329,7 @@ class _Builder:
         self._grooves(pane.box, ends, sides, half)
 
     def _grooves(self, pane: Box, ends: tuple[Placed, Placed], sides: tuple[Placed, Placed], half: Length) -> None:
-        """Groove sides, front and, all round, the back; where two grooves meet in a corner they only go on."""
+        """Groove sides, front and, all round, the back; each is run from end to end, empty beyond the bottom."""
         g, t = self.box.groove.ticks, self.t.length.ticks
         rest = (self.box.play - half).ticks
         z0, z1 = pane.low[2], pane.high[2]
@@ -340,12 +342,10 @@ class _Builder:
             self.work.cut(
                 side.role, Cut(CutKind.GROOVE, "for the bottom", Box((a, y0, z0), (b, y1, z1)), face, Length(give))
             )
-            c, d = (max(a, pane.low[0]), b) if face is Face.RIGHT else (a, min(b, pane.high[0]))
-            stops = [(pane.low[1], y0), (y1, pane.high[1] if not to_end else side.box.high[1])]
-            for low, high in stops:
+            for low, high in ((side.box.low[1], y0), (y1, side.box.high[1])):
                 if high > low:
-                    going_on = Box((c, low, z0), (d, high, z1))
-                    self.work.cut(side.role, Cut(CutKind.NOTCH, "groove, going on", going_on, face))
+                    going_on = Box((a, low, z0), (b, high, z1))
+                    self.work.cut(side.role, Cut(CutKind.GROOVE, "for the bottom", going_on, face, filled=False))
         x0, x1 = sides[0].box.high[0], sides[1].box.low[0]
         rows = [(front, Face.BACK, y0 - g, y0, 0 if to_end else half.ticks)]
         if not to_end:
@@ -354,12 +354,10 @@ class _Builder:
             self.work.cut(
                 end.role, Cut(CutKind.GROOVE, "for the bottom", Box((x0, a, z0), (x1, b, z1)), face, Length(give))
             )
-            c, d = max(a, pane.low[1]), min(b, pane.high[1])
-            for low, high in ((max(end.box.low[0], pane.low[0]), x0), (x1, min(end.box.high[0], pane.high[0]))):
+            for low, high in ((end.box.low[0], x0), (x1, end.box.high[0])):
                 if high > low:
-                    self.work.cut(
-                        end.role, Cut(CutKind.NOTCH, "groove, going on", Box((low, c, z0), (high, d, z1)), face)
-                    )
+                    going_on = Box((low, a, z0), (high, b, z1))
+                    self.work.cut(end.role, Cut(CutKind.GROOVE, "for the bottom", going_on, face, filled=False))
 
 
 def _half(thickness: Reckoned) -> Reckoned:

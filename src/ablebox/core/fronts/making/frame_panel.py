@@ -8,7 +8,7 @@ tongue as long as the groove is deep (common practice).
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from ...assembly.part import Cut, CutKind, Face
 from ...assembly.role import PartKind, Role, Side
@@ -122,14 +122,15 @@ class FramePanel(Framed):
             shell.need(field_, inches(1), f"field of the raised panel in the {leaf.name}", "Make its bevel narrower.")
         w, front, behind = wide.ticks, panel.low[1], panel.low[1] + raised.ticks
         (x0, _, z0), (x1, _, z1) = panel.low, panel.high
-        for name, low, high in (
-            ("left", (x0, front, z0), (x0 + w, behind, z1)),
-            ("right", (x1 - w, front, z0), (x1, behind, z1)),
-            ("bottom", (x0 + w, front, z0), (x1 - w, behind, z0 + w)),
-            ("top", (x0 + w, front, z1 - w), (x1 - w, behind, z1)),
+        for low, high in (
+            ((x0, front, z0), (x0 + w, behind, z1)),
+            ((x1 - w, front, z0), (x1, behind, z1)),
+            ((x0 + w, front, z0), (x1 - w, behind, z0 + w)),
+            ((x0 + w, front, z1 - w), (x1 - w, behind, z1)),
         ):
             work.cut(
-                leaf.role.part(PartKind.PANEL), Cut(CutKind.NOTCH, f"bevel, {name} edge", Box(low, high), Face.FRONT)
+                leaf.role.part(PartKind.PANEL),
+                Cut(CutKind.RAISED, "bevelled up to its field", Box(low, high), Face.FRONT),
             )
 
     def _grooves(
@@ -156,7 +157,8 @@ class FramePanel(Framed):
                     mortise = Box((a, e, c), (b, h, f))
                     work.cut(role, Cut(CutKind.MORTISE, f"for the {end} rail's tongue", mortise, face))
             for low, high in ((z0 + r - g, z0 + r), (z1 - r, z1 - r + g)):
-                work.cut(role, Cut(CutKind.NOTCH, "groove, going on", Box((a, ya, low), (b, yb, high)), face))
+                going_on = Box((a, ya, low), (b, yb, high))
+                work.cut(role, Cut(CutKind.GROOVE, "for the panel", going_on, face, filled=False))
         front, back = whole.low[1], whole.high[1]
         for tip, inner, outer, face, give in (
             (Side.BOTTOM, z0 + r, z0 + r - g, Face.TOP, play[0]),
@@ -167,10 +169,15 @@ class FramePanel(Framed):
             low, high = (z0, z0 + r) if tip is Side.BOTTOM else (z1 - r, z1)
             groove = Box((panel.low[0], ya, a), (panel.high[0], yb, b))
             work.cut(role, Cut(CutKind.GROOVE, "for the panel", groove, face, give))
+            # It is run from end to end, over the tongues too, though the panel ends a little before.
+            for start, stop in ((x0 + s - g, panel.low[0]), (panel.high[0], x1 - s + g)):
+                if stop > start:
+                    going_on = Box((start, ya, a), (stop, yb, b))
+                    work.cut(role, Cut(CutKind.GROOVE, "for the panel", going_on, face, filled=False))
             for start, stop, end in ((x0 + s - g, x0 + s, "left"), (x1 - s, x1 - s + g, "right")):
                 for c, d in ((front, ya), (yb, back)):
                     shoulder = Box((start, c, low), (stop, d, high))
-                    work.cut(role, Cut(CutKind.SHOULDER, f"of the tongue at the {end} stile", shoulder, Face.FRONT))
+                    work.cut(role, Cut(CutKind.SHOULDER, f"at the {end} stile", shoulder, Face.FRONT))
 
     @staticmethod
     def _beside_lip(
@@ -200,4 +207,4 @@ def lip_frame(shell: Shell, work: Work, leaf: Leaf, thick: Length) -> None:
     for cut in lips(Box(low, high), leaf.lip):
         for part in work.parts:
             if part.box.meets(cut.box):
-                work.cut(part.role, Cut(cut.kind, cut.name, part.box.meet(cut.box), cut.face))
+                work.cut(part.role, replace(cut, box=part.box.meet(cut.box)))

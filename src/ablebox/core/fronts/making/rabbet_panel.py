@@ -105,4 +105,4 @@ class RabbetPanel(Framed):
             (key.part(PartKind.LEAF_RAIL, Side.BOTTOM), (x0, y0, low), (x1, y1, z0), Face.TOP),
             (key.part(PartKind.LEAF_RAIL, Side.TOP), (x0, y0, z1), (x1, y1, high), Face.BOTTOM),
         ):
-            work.cut(role, Cut(CutKind.NOTCH, "rabbet for the panel, routed after gluing", Box(a, b), face))
+            work.cut(role, Cut(CutKind.RABBET, "for the panel, routed after gluing", Box(a, b), face, filled=False))

@@ -54,11 +54,11 @@ def lips(box: Box, lip: Length) -> list[Cut]:
     t, back = lip.ticks, box.high[1]
     (x0, _, z0), (x1, _, z1) = box.low, box.high
     found = []
-    for name, low, high in (
-        ("left", (x0, back - t, z0), (x0 + t, back, z1)),
-        ("right", (x1 - t, back - t, z0), (x1, back, z1)),
-        ("bottom", (x0 + t, back - t, z0), (x1 - t, back, z0 + t)),
-        ("top", (x0 + t, back - t, z1 - t), (x1 - t, back, z1)),
+    for low, high in (
+        ((x0, back - t, z0), (x0 + t, back, z1)),
+        ((x1 - t, back - t, z0), (x1, back, z1)),
+        ((x0 + t, back - t, z0), (x1 - t, back, z0 + t)),
+        ((x0 + t, back - t, z1 - t), (x1 - t, back, z1)),
     ):
-        found.append(Cut(CutKind.NOTCH, f"lip, {name} edge", Box(low, high), Face.BACK))
+        found.append(Cut(CutKind.RABBET, "for the lip", Box(low, high), Face.BACK, filled=False))
     return found
