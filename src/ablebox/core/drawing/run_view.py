@@ -153,12 +153,18 @@ def _widths(made: Made, drawing: Drawing, line: Line, height: float) -> None:
     whole = sum(place.width.length.mm for place in line.places)
     ends: list[float] = []
     for place in line.places:
-        width = place.case_width if place.letter else place.width.length
+        # What is typed over is the thing itself, the air or the panels beside it left out.
+        if place.letter:
+            width, first = place.case_width, place.case_x
+            turned = made.project.case(place.letter).turned % 2
+            key = f"{place.letter}/{'depth' if turned else 'width'}"
+        else:
+            air = made.project.spaces[place.space - 1].air
+            width, first, key = place.width.length - air * 2, place.x + air, f"space/{place.space}.width"
         if width > ZERO:
-            key = f"{place.letter}/width" if place.letter else f"space/{place.space}.width"
             # What is too narrow for its number beside its neighbours' carries it over its own head.
             narrow = width.mm < _NARROW * whole
-            start, end, text = place.case_x.mm, (place.case_x + width).mm, write(width)
+            start, end, text = first.mm, (first + width).mm, write(width)
             row = 0.9 if narrow else sign * _row(ends, (start + end) / 2, text, whole)
             at = place.high.mm if narrow else base
             drawing.add(Dimension(True, start, end, at, row, text, key, True, stays=not narrow))

@@ -154,8 +154,8 @@ def _part(code: str, letter: str, group: list[Placed], rack: Rack, book: Book, c
         length=first.length,
         width=first.width,
         thickness=first.thickness,
-        cut_length=_cut_size(first, first.length, first.axes[0], book),
-        cut_width=_cut_size(first, first.width, first.axes[1], book),
+        cut_length=_cut_size(first, first.length, first.axes[0], f"{first.role}/length.cut", book),
+        cut_width=_cut_size(first, first.width, first.axes[1], f"{first.role}/width.cut", book),
         grain=grain,
         hand=first.hand,
         bands=tuple(Band(face, edging, edge_run(first, face)) for face, edging in first.bands),
@@ -167,7 +167,7 @@ def _part(code: str, letter: str, group: list[Placed], rack: Rack, book: Book, c
     )
 
 
-def _cut_size(placed: Placed, finished: Reckoned, axis: int, book: Book) -> Reckoned:
+def _cut_size(placed: Placed, finished: Reckoned, axis: int, key: str, book: Book) -> Reckoned:
     """Finished size less the bands on the edges across this axis that are thick enough to count."""
     total = finished.times(1)
     # A band on a slanting edge takes nothing off the rectangle the part is cut from.
@@ -177,5 +177,4 @@ def _cut_size(placed: Placed, finished: Reckoned, axis: int, book: Book) -> Reck
                 edging.deduction, f"{edging.name}, {face.words} edge", f"edging/{edging.code}", Origin.STOCK, "deducted"
             )
             total = total - band
-    key = finished.key.removeprefix(book.prefix) + ".cut"
     return book.named(total, finished.label + ", cut", key)

@@ -86,7 +86,7 @@ class Dividers:
         inside = leaf(clear, "inside of the box", origin=Origin.RECKONED, note="between the parts that hold it")
         depth = leaf(dado, "dado", origin=Origin.RULE, note="a quarter of the side")
         play = leaf(_PLAY, "play", origin=Origin.RULE, note="so that it slides in")
-        long = book.named(inside + depth.times(2) - play, "divider, length", f"{self.role}.{way}/length")
+        long = book.named(inside + depth.times(2) - play, "divider, length", f"{self.role}.divider.{way}/length")
         bays = room.share(count + 1)
         half = _PLAY.share(2)[0]
         at = inner.low[across]
