@@ -5,6 +5,9 @@ from __future__ import annotations
 
 import unittest
 from dataclasses import replace
+from io import BytesIO
+
+from pypdf import PdfReader
 
 from ablebox.core.assembly.part import CutKind, Face, Hand
 from ablebox.core.assembly.uses import Use
@@ -13,11 +16,13 @@ from ablebox.core.case.inside.shelves_on_pins import PinShelves
 from ablebox.core.fronts.face import FaceFronts
 from ablebox.core.fronts.making.slab import Slab
 from ablebox.core.lengths import Length, inches, millimetres
+from ablebox.core.paper.labels import labels
 from ablebox.core.parts.listing import Part
 from ablebox.core.parts.machining import HoleRow
+from ablebox.core.parts.register import given_out
 from ablebox.core.parts.slots import Slot
 from ablebox.core.parts.words import edges, lines
-from ablebox.core.project.tree import Project, new_project
+from ablebox.core.project.tree import DonePiece, Project, new_project
 from ablebox.core.shop.made import Made
 from ablebox.core.stock import Grain
 
@@ -129,3 +134,39 @@ class MachiningOfASide(unittest.TestCase):
         pairs = list(zip(plates.at[::2], plates.at[1::2], strict=True))
         self.assertEqual([Length((a.ticks + b.ticks) // 2) - door_foot for a, b in pairs], list(cups.at))
         self.assertEqual(plates.across.start, millimetres(37))
+
+
+class Codes(unittest.TestCase):
+    """A code is given out once: what stays keeps it, what is new gets a new number."""
+
+    def shelves(self, *setbacks: str, **facts: object) -> dict[str, str]:
+        """Return the name of each shelf once two equal ones, both named, are set back as told."""
+        before = project(inside=Bay((PinShelves(2),)))
+        before = replace(before, register=Made(before).register, **facts)  # type: ignore[arg-type]
+        shelves = PinShelves(2, setbacks=tuple(inches(each) for each in setbacks))
+        after = Made(before.with_case(replace(before.cases[0], inside=Bay((shelves,)))))
+        return {place: name for part in after.parts for place, name in zip(part.places, part.pieces, strict=True)
+                if part.name == "shelf"}  # fmt: skip
+
+    def test_of_equal_parts_that_differ_now_the_first_keeps_the_code_or_the_one_that_is_cut(self) -> None:
+        first, second = "A/shelf.1", "A/shelf.2"
+        self.assertEqual(self.shelves(), {first: "A-09.1", second: "A-09.2"})
+        self.assertEqual(self.shelves("0", "4"), {first: "A-09", second: "A-12"})
+        size = inches(20)
+        cut = (DonePiece(second, "case", size, size),)
+        self.assertEqual(self.shelves("0", "4", done=cut), {first: "A-12", second: "A-09"})
+
+    def test_numbers_on_paper_are_not_given_out_again(self) -> None:
+        self.assertEqual(self.shelves("0", "4", given={"A-12": 1, "A-13": 2})["A/shelf.2"], "A-14")
+
+    def test_parts_say_when_their_label_is_new(self) -> None:
+        before = project(inside=Bay((PinShelves(2),)))
+        made = Made(before)
+        printed = replace(before, register=made.register, given=given_out(made.parts, {}))
+        self.assertFalse([part.code for part in Made(printed).parts if part.fresh])
+        more = Made(printed.with_case(replace(printed.cases[0], inside=Bay((PinShelves(3),)))))
+        (shelf,) = [part for part in more.parts if part.fresh]
+        self.assertEqual(shelf.pieces, ["A-09.1", "A-09.2", "A-09.3"])
+        sheets = len(PdfReader(BytesIO(labels(more, {}, only_new=True))).pages)
+        text = PdfReader(BytesIO(labels(more, {}, only_new=True))).pages[0].extract_text()
+        self.assertEqual((sheets, text.count("A-09.3"), text.count("A-09.1")), (1, 1, 0))

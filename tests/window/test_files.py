@@ -12,7 +12,8 @@ from pypdf import PdfReader
 from PyQt6.QtCore import QMimeData, QPointF, Qt, QUrl
 from PyQt6.QtGui import QDropEvent
 from PyQt6.QtPrintSupport import QPrintDialog, QPrinter
-from PyQt6.QtWidgets import QMenu
+from PyQt6.QtTest import QTest
+from PyQt6.QtWidgets import QApplication, QLineEdit, QMenu
 
 from ablebox.cli import demo
 from ablebox.core.cuts.checker import check
@@ -57,6 +58,40 @@ class Files(UiCase):
         assert recent is not None
         self.window.files.fill_recent()
         self.assertEqual(recent.actions()[0].text(), "bench.ablebox")
+
+    def test_codes_on_paper_stay_used_whatever_is_undone(self) -> None:
+        self.demo()
+        to = self.answer("for_file_to_write", None)
+
+        def codes() -> dict[str, str]:
+            return {place: part.code for part in self.window.desk.document.made.parts for place in part.places}
+
+        def extra(name: str) -> str:
+            self.press("add-loose")
+            self.find(QLineEdit, "loose-name").setFocus()
+            QTest.keyClick(QApplication.focusWidget(), Qt.Key.Key_A, Qt.KeyboardModifier.ControlModifier)
+            self.type(name)
+            return max(code for place, code in codes().items() if place.startswith("x/"))
+
+        self.act("stage-parts")
+        first = codes()
+        self.assertEqual(extra("one"), "x-01")
+        self.act("undo")
+        self.act("undo")
+        self.assertEqual(codes(), first)
+        # Not on paper: the number is free again. On paper: it stays used, and what comes next says that its label is new.
+        self.assertEqual(extra("two"), "x-01")
+        to.return_value = self.folder / "labels.pdf"
+        self.act("labels")
+        self.act("undo")
+        self.act("undo")
+        self.assertEqual(extra("three"), "x-02")
+        fresh = [part.code for part in self.window.desk.document.made.parts if part.fresh]
+        self.assertEqual(fresh, ["x-02"])
+        to.return_value = self.folder / "new.pdf"
+        self.act("new-labels")
+        self.assertIn("x-02", PdfReader(self.folder / "new.pdf").pages[0].extract_text())
+        self.assertNotIn("A-01", PdfReader(self.folder / "new.pdf").pages[0].extract_text())
 
     def test_unsaved_work_is_asked_about(self) -> None:
         self.widen("25")

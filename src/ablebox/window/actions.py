@@ -47,6 +47,13 @@ ACTIONS: tuple[ActionRow, ...] = (
     ActionRow("drilling", "File", "Drilling templates as PDF…", "", "Write cups and pulls full size."),
     ActionRow("sticks", "File", "Story sticks as PDF…", "", "Write the marks of walls and cases full size, in strips."),
     ActionRow("labels", "File", "Labels as PDF…", "", "Write a label for every piece, in the order of the saw."),
+    ActionRow(
+        "new-labels",
+        "File",
+        "Labels of new pieces as PDF…",
+        "",
+        "Write labels only for pieces that are on no paper yet.",
+    ),
     ActionRow("dxf", "File", "Sheets as DXF…", "", "Write all sheets in layers, in millimetres."),
     ActionRow("csv", "File", "Cut list as CSV…", "", "Write the cut list for a spreadsheet."),
     ActionRow("json", "File", "Everything as JSON…", "", "Write project, parts, plan and snags as data."),

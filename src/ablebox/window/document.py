@@ -3,15 +3,17 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
 from pathlib import Path
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from ..core.errors import AbleBoxError
+from ..core.parts.register import given_out
 from ..core.project.changes import Change, History
 from ..core.project.files import load, save
 from ..core.project.tree import Project
-from ..core.shop.made import Made
+from ..core.shop.made import Made, registered
 from ..core.shop.moved import Moved, moved
 from ..core.snags.every import snags
 
@@ -38,7 +40,8 @@ class Document(QObject):
 
     def _take(self, project: Project, path: Path | None, fingerprint: str | None) -> None:
         self.made = Made(project)
-        self.history = History(project)
+        self.made.project = registered(self.made)
+        self.history = History(self.made.project)
         self.path, self._fingerprint = path, fingerprint
         self.snags = snags(self.made)
         #: What the last change of stock, room or measurements moved.
@@ -80,7 +83,8 @@ class Document(QObject):
         except AbleBoxError as fault:
             self.refused.emit(str(fault))
             return False
-        self.history.make(title, after)
+        made.project = registered(made)
+        self.history.make(title, made.project)
         self._settle(made, before)
         return True
 
@@ -96,6 +100,14 @@ class Document(QObject):
         if change is not None:
             other = change.before if self.project is change.after else change.after
             self._settle(Made(self.project, self.made), other)
+
+    def handed_out(self) -> None:
+        """Note that the codes as they stand are on something printed or exported: they stay used."""
+        given = given_out(self.made.parts, self.project.given)
+        if given != self.project.given:
+            self.history.note(replace(self.project, given=given))
+            self.made = Made(self.project, self.made)
+            self._tell(frozenset({"names"}))
 
     def _settle(self, made: Made, before: Project) -> None:
         kinds = _kinds(before, made.project)

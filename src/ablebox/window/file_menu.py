@@ -17,6 +17,7 @@ from PyQt6.QtWidgets import QApplication, QDialog, QMenu, QWidget
 from ..cli import demo
 from ..core.cuts.plan import Plan
 from ..core.errors import AbleBoxError, FileNotWritten
+from ..core.parts.register import code_at
 from ..core.project.files import SUFFIX
 from ..core.project.loose_edits import with_more
 from ..core.project.parts_table import read_cells
@@ -60,6 +61,7 @@ class FileMenu:
             "templates": self.write_templates,
             "sticks": self.write_sticks,
             "labels": self.write_labels,
+            "new-labels": self.write_new_labels,
             "dxf": self.write_dxf,
             "drilling": self.write_drilling,
             "csv": self.write_csv,
@@ -134,7 +136,8 @@ class FileMenu:
         if dialog.exec() == QDialog.DialogCode.Accepted and dialog.parts:
             project = self._desk.document.project
             self._desk.change(f"Read {len(dialog.parts)} parts from {path.name}", with_more(project, dialog.parts))
-            self._desk.selection.select(stage="parts", number="", part=f"{LOOSE}-{len(project.loose) + 1:02d}")
+            code = code_at(self._desk.document.made.parts, f"{LOOSE}/{len(project.loose) + 1}.1")
+            self._desk.selection.select(stage="parts", number="", part=code)
 
     def open_dropped(self, name: str) -> None:
         """Open a file that was dropped on the window."""
@@ -202,6 +205,7 @@ class FileMenu:
         try:
             data = make()
             write_whole(path, data)
+            self._desk.document.handed_out()
         except OSError as fault:
             self._trouble(FileNotWritten(str(path), fault.strerror or "the disk refused"))
         except AbleBoxError as fault:
@@ -237,6 +241,13 @@ class FileMenu:
             "Labels", "PDF", "-labels.pdf", lambda: _later("labels").labels(self._desk.document.made, self._plans())
         )
 
+    def write_new_labels(self) -> None:
+        """Write the labels of pieces that are on nothing written or printed yet."""
+        self._write(
+            "Labels of new pieces", "PDF", "-new-labels.pdf",
+            lambda: _later("labels").labels(self._desk.document.made, self._plans(), only_new=True),
+        )  # fmt: skip
+
     def write_dxf(self) -> None:
         """Write all sheets as one drawing."""
         self._write(
@@ -269,6 +280,7 @@ class FileMenu:
             return
         try:
             print_pages(_later("shop_book").shop_book(self._desk.document.made, self._plans()), printer)
+            self._desk.document.handed_out()
         except AbleBoxError as fault:
             self._trouble(fault)
         except OSError as fault:

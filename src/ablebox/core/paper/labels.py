@@ -71,19 +71,28 @@ def label_sheet(made: Made) -> LabelSheet:
     return LETTER_30 if made.units.system is System.INCH else A4_24
 
 
-def labels(made: Made, plans: Mapping[str, Plan], skip: int = 0) -> bytes:
+def labels(made: Made, plans: Mapping[str, Plan], skip: int = 0, only_new: bool = False) -> bytes:
     """Return the labels of all pieces and kept offcuts as PDF, in the order in which they come off the saw.
 
     Args:
         made: what was made.
         plans: the cut plans, by code of the stock.
         skip: labels already used on the first sheet.
+        only_new: whether only pieces get one that are on no paper yet.
     """
     sheet = label_sheet(made)
     canvas = PdfCanvas(sheet.page, f"{made.project.name}: labels")
-    rows = _in_order(made, plans)
+    rows = [row[:2] for row in _in_order(made, plans) if row[2] or not only_new]
     if not rows:
-        canvas.text(sheet.page[0] / 2, sheet.page[1] / 2, "nothing to cut", 12, "middle", "quiet", False)
+        canvas.text(
+            sheet.page[0] / 2,
+            sheet.page[1] / 2,
+            "no new pieces" if only_new else "nothing to cut",
+            12,
+            "middle",
+            "quiet",
+            False,
+        )
     for at, (scanned, lines) in enumerate(rows, start=skip % sheet.count):
         if at and at % sheet.count == 0:
             canvas.next_page()
@@ -91,8 +100,8 @@ def labels(made: Made, plans: Mapping[str, Plan], skip: int = 0) -> bytes:
     return canvas.finish()
 
 
-def _in_order(made: Made, plans: Mapping[str, Plan]) -> list[tuple[str, tuple[_Line, ...]]]:
-    """Return what is scanned and the lines of each label: pieces as planned, each sheet's offcuts, then the others."""
+def _in_order(made: Made, plans: Mapping[str, Plan]) -> list[tuple[str, tuple[_Line, ...], bool]]:
+    """Return what is scanned, the lines of each label, and whether it is new: pieces as planned, each sheet's offcuts, then the others."""
     by_code = {part.code: part for part in made.parts}
     used: dict[str, int] = {}
     found = []
@@ -108,7 +117,7 @@ def _in_order(made: Made, plans: Mapping[str, Plan]) -> list[tuple[str, tuple[_L
                     found.append(_of_piece(made, part, piece, f"{goods.name}, sheet {number}"))
             for rest in cuts_of(plan, sheet).rests:
                 if kept(made.project, code, rest):
-                    found.append(_of_offcut(made, goods, rest, number))
+                    found.append((*_of_offcut(made, goods, rest, number), False))
     for part in made.parts:
         planned = used.get(part.code, 0) + cut_already(made.project, part)
         for piece in part.pieces[planned:]:
@@ -116,15 +125,26 @@ def _in_order(made: Made, plans: Mapping[str, Plan]) -> list[tuple[str, tuple[_L
     return found
 
 
-def _of_piece(made: Made, part: Part, piece: str, source: str) -> tuple[str, tuple[_Line, ...]]:
+def _of_piece(made: Made, part: Part, piece: str, source: str) -> tuple[str, tuple[_Line, ...], bool]:
     write = made.units.write
+    number = part.numbers[part.pieces.index(piece)]
+    new = bool(made.project.given) and number > made.project.given.get(part.code, 0)
     size = f"{write(part.length.length)} × {write(part.width.length, True)}"
-    return f"{piece} {part.name} {size}", (
-        (piece, 15.0, True, "ink"),
-        (part.name, 9.0, True, "ink"),
-        (size, 10.0, False, "ink"),
-        (f"banded {edges(part)}" if part.bands else f"grain {grain(part)}", 7.0, False, "quiet"),
-        (source if part.case in (LOOSE, FILLER, STRIP, JIG) else f"case {part.case} · {source}", 7.0, False, "quiet"),
+    return (
+        f"{piece} {part.name} {size}",
+        (
+            (piece, 15.0, True, "ink"),
+            (f"{part.name} · new" if new else part.name, 9.0, True, "ink"),
+            (size, 10.0, False, "ink"),
+            (f"banded {edges(part)}" if part.bands else f"grain {grain(part)}", 7.0, False, "quiet"),
+            (
+                source if part.case in (LOOSE, FILLER, STRIP, JIG) else f"case {part.case} · {source}",
+                7.0,
+                False,
+                "quiet",
+            ),
+        ),
+        new,
     )
 
 

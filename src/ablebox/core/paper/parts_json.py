@@ -58,6 +58,7 @@ def _part(part: Part) -> dict[str, Any]:
         "case": part.case,
         "name": part.name,
         "count": part.count,
+        "pieces": part.pieces,
         "material": part.goods.name,
         "length": mm(part.length.length),
         "width": mm(part.width.length),

@@ -53,6 +53,8 @@ class Part:
         axes: the axes of the case along which length, width and thickness lie.
         outline: corners of its true form, along its length and width; empty for a rectangle.
         copies: how many are made of the case it belongs to.
+        numbers: of its pieces, in the order of their places; 1, 2 and so on where none were given out.
+        fresh: whether any of its pieces is on nothing printed yet though others are: its label is new.
     """
 
     code: str
@@ -73,6 +75,8 @@ class Part:
     axes: tuple[int, int, int]
     outline: tuple[tuple[Length, Length], ...] = ()
     copies: int = 1
+    numbers: tuple[int, ...] = ()
+    fresh: bool = False
 
     @property
     def bench_face(self) -> Face:
@@ -103,7 +107,7 @@ class Part:
         """The code of each piece: the part's own, numbered where there are several."""
         if self.count == 1:
             return [self.code]
-        return [f"{self.code}.{i + 1}" for i in range(self.count)]
+        return [f"{self.code}.{number}" for number in self.numbers or range(1, self.count + 1)]
 
 
 def place_of(case: str, role: str, copy: int = 1) -> str:

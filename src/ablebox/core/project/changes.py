@@ -72,6 +72,7 @@ class History:
         if not self._done:
             return None
         change = self._done.pop()
+        change = replace(change, before=self._with_given(change.before))
         self._undone.append(change)
         self.project = change.before
         return change
@@ -81,9 +82,21 @@ class History:
         if not self._undone:
             return None
         change = self._undone.pop()
+        change = replace(change, after=self._with_given(change.after))
         self._done.append(change)
         self.project = change.after
         return change
+
+    def note(self, project: Project) -> None:
+        """Take in what has happened outside and cannot be taken back, such as that codes are on paper now."""
+        if self._done and self._done[-1].after is self.project:
+            self._done[-1] = replace(self._done[-1], after=project)
+        self.project = project
+
+    def _with_given(self, project: Project) -> Project:
+        """Return an older state of the project, in which what is on paper by now is still on paper."""
+        given = self.project.given
+        return project if project.given == given else replace(project, given=given)
 
     def saved(self) -> None:
         """Note that the project as it stands is on disk."""

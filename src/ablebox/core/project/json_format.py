@@ -14,6 +14,7 @@ Format history (see docs/file-format.md):
 5. Corner cases with the face across; ends as they look where they are seen; stiles that follow from the neighbours; kick
    boards that go on before several cases; how high and how deep a reading was taken; islands.
 6. How far apart the shop sets fasteners; heights and holes of slides; packets; spacer blocks that are kept.
+7. The register of the codes given to pieces, and which of them are printed.
 """
 
 from __future__ import annotations
@@ -36,7 +37,7 @@ from ..units import System, Units
 from .tree import Project
 from .upgrades import upgraded
 
-FORMAT, VERSION = "ablebox", 6
+FORMAT, VERSION = "ablebox", 7
 
 _INCH, _MM = Units(System.INCH), Units(System.MM)
 _SCHOOL_NAMES = {record: name for schools in SCHOOLS.values() for name, record in schools.items()}

@@ -14,14 +14,20 @@ FILLER, STRIP, LOOSE = "f", "s", "x"
 
 
 def with_places(project: Project, moved: Callable[[str], str | None]) -> Project:
-    """Return the project with every piece that is cut or held at its new place; forgotten where there is none."""
+    """Return the project with every piece that is named, cut or held at its new place; forgotten where there is none."""
     done = tuple(replace(piece, place=new) for piece in project.done if (new := moved(piece.place)) is not None)
     held = []
     for sheet in project.held:
         pieces = tuple(replace(piece, place=new) for piece in sheet.pieces if (new := moved(piece.place)) is not None)
         if pieces:
             held.append(replace(sheet, pieces=pieces))
-    return replace(project, done=done, held=tuple(held))
+    names = {new: name for place, name in project.register.items() if (new := moved(place)) is not None}
+    return replace(project, done=done, held=tuple(held), register=names)
+
+
+def number_of_place(place: str) -> int:
+    """Return the number of the filler, strip or loose part a place belongs to, such as 3 of ``x/3.1``."""
+    return int(place.partition("/")[2].partition(".")[0])
 
 
 def with_numbers(project: Project, head: str, number: Callable[[int], int | None]) -> Project:

@@ -3,6 +3,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Mapping
 from dataclasses import dataclass, field, fields, is_dataclass, replace
 from typing import Any
@@ -123,6 +124,10 @@ class LoosePart:
             raise ValueError("a part has a length, a width and a count above 0")
 
 
+_CODE = re.compile(r"[A-Za-z]+-\d+")
+_NAME = re.compile(rf"{_CODE.pattern}\.[1-9]\d*")
+
+
 @dataclass(frozen=True, slots=True)
 class Project:
     """A project.
@@ -141,6 +146,8 @@ class Project:
         loose: parts that belong to no case.
         spaces: what stands between cases: fillers, appliances, open spaces.
         strips: strips along runs: crowns, cover strips, kick boards.
+        register: the name of every piece that was given one, its number with it, by its place: ``A-09.2`` for ``A/shelf.1.2``.
+        given: codes that are on anything printed or exported, each with the highest number of its pieces.
     """
 
     name: str
@@ -156,6 +163,8 @@ class Project:
     loose: tuple[LoosePart, ...] = ()
     spaces: tuple[RunSpace, ...] = ()
     strips: tuple[RunStrip, ...] = ()
+    register: Mapping[str, str] = field(default_factory=dict)
+    given: Mapping[str, int] = field(default_factory=dict)
 
     def __post_init__(self) -> None:
         letters = [case.letter for case in self.cases]
@@ -192,6 +201,17 @@ class Project:
                 raise ValueError(f"the part “{part.name}” names sheets “{part.goods}”, which the project does not have")
         if any(length <= ZERO for length in self.measured.values()):
             raise ValueError("a measured size is above 0")
+        self._check_names()
+
+    def _check_names(self) -> None:
+        for place, name in self.register.items():
+            if not _NAME.fullmatch(name):
+                raise ValueError(f"“{name}”, the name of {place}, is no code with a number, such as A-09.2")
+        if len(set(self.register.values())) != len(self.register):
+            raise ValueError("two pieces have the same name")
+        for code, number in self.given.items():
+            if not _CODE.fullmatch(code) or number < 1:
+                raise ValueError(f"“{code}” is no code, or {number} is no number of a piece")
 
     def wall(self, number: int) -> Wall:
         """Return a wall by its number, from 1.

@@ -324,4 +324,11 @@ _PITCHES = {
 }  # fmt: skip
 _NO_MEMBERS: dict[str, Any] = {"high": None, "line": None, "first": None, "pitch": None, "packet": None}
 
-_STEPS = (_to_2, _to_3, _to_4, _to_5, _to_6)
+
+def _to_7(project: dict[str, Any]) -> dict[str, Any]:
+    """To codes that are given out: those of an old project are the ones its list had."""
+    project["register"], project["given"] = {}, {}
+    return project
+
+
+_STEPS = (_to_2, _to_3, _to_4, _to_5, _to_6, _to_7)

@@ -25,6 +25,7 @@ from ..parts.blocks import block_parts
 from ..parts.fillers import filler_parts
 from ..parts.listing import Part, parts_list
 from ..parts.loose import loose_parts
+from ..parts.register import Coded, coded
 from ..parts.strips import strip_parts
 from ..project.placed import FILLER, LOOSE, STRIP
 from ..project.tree import Project
@@ -152,8 +153,24 @@ class Made:
                 return assembly
         raise KeyError(letter)
 
-    @cached_property
+    @property
     def parts(self) -> list[Part]:
+        """Every distinct part, with the codes their pieces were given, those of a case in the order of their codes."""
+        return self._coded.parts
+
+    @property
+    def register(self) -> dict[str, str]:
+        """The name of every piece, by its place, what the project keeps of those that are gone with them."""
+        return self._coded.register
+
+    @cached_property
+    def _coded(self) -> Coded:
+        project = self.project
+        heads = {*(case.letter for case in project.cases), FILLER, STRIP, LOOSE, JIG}
+        done = {piece.place for piece in project.done}
+        return coded(self._listed(), project.register, project.given, done, heads)
+
+    def _listed(self) -> list[Part]:
         """Every distinct part of every case, then fillers, strips, what belongs to nothing, and blocks from offcuts."""
         own = [part for built in self._built for part in self._parts_of(built)]
         widths = {place.space: place.width for line in self.lines for place in line.places if place.space}
@@ -353,6 +370,12 @@ def _supply(index: int, sheet: Sheet, units: Units) -> Supply:
     words = "offcut" if sheet.offcut else "sheet"
     code = f"{words} {index + 1}: {units.write(sheet.length)} × {units.write(sheet.width)}"
     return Supply(code, sheet.length.ticks, sheet.width.ticks, sheet.count, sheet.offcut, sheet.price)
+
+
+def registered(made: Made) -> Project:
+    """Return the project in which the code of every piece is written down."""
+    project = made.project
+    return project if project.register == made.register else replace(project, register=made.register)
 
 
 def buildable(project: Project) -> AbleBoxError | None:

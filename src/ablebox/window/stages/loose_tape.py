@@ -7,6 +7,7 @@ from PyQt6.QtWidgets import QGridLayout, QLineEdit, QPushButton, QSpinBox, QVBox
 
 from ...core.parts.listing import Part
 from ...core.project.loose_edits import with_loose, without_loose
+from ...core.project.placed import number_of_place
 from ...core.stock import Grain
 from ..desk import Desk
 from ..widgets.choice_box import choice_box
@@ -18,7 +19,7 @@ _GRAIN = ((Grain.LENGTH, "along its length"), (Grain.WIDTH, "along its width"), 
 
 def add_loose(desk: Desk, column: QVBoxLayout, part: Part) -> None:
     """Add the form of such a part."""
-    number = int(part.code.partition("-")[2])
+    number = number_of_place(part.places[0])
     each = desk.document.project.loose[number - 1]
     column.addWidget(Words("A part of its own, cut along with the others", 14, colour="quiet", wrap=True))
 

@@ -25,6 +25,7 @@ from ...core.drawing.part_view import part_view
 from ...core.drawing.shapes import Drawing
 from ...core.jigs.blocks import JIG
 from ...core.parts.listing import Part
+from ...core.parts.register import code_at
 from ...core.parts.words import edges, lines
 from ...core.project.loose_edits import another
 from ...core.project.placed import FILLER, LOOSE, STRIP
@@ -147,7 +148,8 @@ class PartsStage(Stage):
     def _add_loose(self) -> None:
         after = another(self.desk.document.project)
         if not self.desk.change("Add a part of its own", after):
-            self.desk.selection.select(part=f"{LOOSE}-{len(after.loose):02d}", number="")
+            code = code_at(self.desk.document.made.parts, f"{LOOSE}/{len(after.loose)}.1")
+            self.desk.selection.select(part=code, number="")
 
     def state(self) -> str:
         """Return how many parts there are."""

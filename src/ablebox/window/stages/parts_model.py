@@ -76,6 +76,6 @@ class PartsModel(QAbstractTableModel):
             return words if index.column() == 0 else ""
         write = self._units.write
         return (
-            part.code, part.name, str(part.count), write(part.length.length), write(part.width.length),
+            part.code, f"{part.name} · new" if part.fresh else part.name, str(part.count), write(part.length.length), write(part.width.length),
             write(part.cut_length.length), write(part.cut_width.length), grain(part), edges(part) or "none",
         )[index.column()]  # fmt: skip
