@@ -210,7 +210,7 @@ class Assembly(unittest.TestCase):
                 if not any(snag.code.startswith(("hang.", "proof.")) for snag in snags(made)):
                     for each in objects:
                         self.assertEqual(hardware_audit(each), [], f"seed {seed}")
-                self.assertIn('"version": 6', to_text(project))
+                self.assertIn('"version": 7', to_text(project))
                 passed += 1
         self.assertGreater(passed, 50)
 

@@ -140,8 +140,8 @@ class InSpace(unittest.TestCase):
             self.assertEqual(mirrored, [cut.box.span(0) for cut in right.cuts])
             bored = [[[c[1:] for c in h.centres] for h in side.holes] for side in (left, right)]
             self.assertEqual(*bored)
-            self.assertEqual({cut.face for cut in left.cuts if cut.kind.holds_a_part}, {Face.RIGHT})
-            self.assertEqual({cut.face for cut in right.cuts if cut.kind.holds_a_part}, {Face.LEFT})
+            self.assertEqual({cut.face for cut in left.cuts if cut.holds_a_part}, {Face.RIGHT})
+            self.assertEqual({cut.face for cut in right.cuts if cut.holds_a_part}, {Face.LEFT})
 
 
 def _moved(assembly: Assembly, role: str, axis: int, by: int) -> Assembly:

@@ -284,7 +284,7 @@ class Run(UiCase):
         self.press("run-left")
         self.assertEqual((chosen, self.window.desk.selection.number), ("space/1.width", "space/1.width"))
         self.assertEqual(self.names(), ["A", "space 1", "B", "space 2"])
-        for _ in range(3):
+        for _ in range(4):
             self.window.desk.document.undo()
         self.assertEqual(self.names(), ["A", "B"])
         self.menu("run-mirror")

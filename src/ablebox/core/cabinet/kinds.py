@@ -104,17 +104,18 @@ def _desk(case: Case) -> Case:
 
 def _bench(case: Case) -> Case:
     return replace(
-        case, top=FullTop(), fronts=NoFronts(), inside=Columns((Bay(), Bay()), (None, None)), load="linen", kick=Skirt()
+        case, top=FullTop(), fronts=NoFronts(), inside=Columns((Bay(), Bay()), (None, None)), load="seat", kick=Skirt()
     )
 
 
 def _corner(case: Case) -> Case:
     """A case that runs on into a corner: what the other run hides, its depth and a filler, is a fixed panel.
 
-    Of 45 in or 1150 mm that is 27 in or 690 mm, three fifths; type the other run's depth over it.
+    Of 45 in or 1150 mm that is 27 in or 690 mm, three fifths; type the other run's depth over it. A shelf as long as that would
+    sag; it starts without one.
     """
     fronts = FaceFronts(face=Line((Door("left"), FalseFront(look="door")), (None, None), (2, 3)))
-    return replace(case, inside=Bay((PinShelves(1),)), fronts=fronts)
+    return replace(case, inside=Bay(), fronts=fronts)
 
 
 def _diagonal(case: Case) -> Case:
@@ -149,15 +150,15 @@ KINDS: dict[str, Kind] = {
     "diagonal": Kind("Corner base, face across it", ("36", "34 1/2", "36"), (900, 870, 900), _diagonal),
     "sink": Kind("Sink base", ("36", "34 1/2", "23 1/4"), (900, 870, 580), _sink),
     "vanity": Kind("Vanity", ("36", "32 1/2", "21"), (900, 820, 530), _vanity),
-    "wall": Kind("Wall case", ("30", "30", "12"), (800, 760, 320), _wall),
+    "wall": Kind("Wall case", ("30", "30", "12"), (700, 760, 320), _wall),
     "diagonal-wall": Kind("Corner wall case, face across it", ("24", "30", "24"), (600, 760, 600), _diagonal_wall),
     "over": Kind("Over an appliance", ("36", "15", "24"), (900, 380, 600), _over_appliance),
     "tall": Kind("Tall, pantry or linen", ("24", "84", "23 1/4"), (600, 2130, 580), _tall),
     "wardrobe": Kind("Wardrobe", ("36", "84", "24"), (900, 2130, 600), _wardrobe),
-    "bookcase": Kind("Bookcase, open shelves", ("32", "72", "11 1/4"), (800, 1830, 290), _bookcase),
+    "bookcase": Kind("Bookcase, open shelves", ("26", "72", "11 1/4"), (640, 1830, 290), _bookcase),
     "desk": Kind("Desk pedestal", ("16", "28 1/2", "23"), (400, 720, 580), _desk),
     "bench": Kind("Window seat or bench", ("48", "16 1/2", "18"), (1200, 420, 460), _bench),
-    "island": Kind("Island or workbench", ("36", "34 1/2", "24"), (900, 870, 600), _island),
+    "island": Kind("Island or workbench", ("30", "34 1/2", "24"), (700, 870, 600), _island),
     "stepped": Kind("Stepped, beside a higher one", ("18", "30", "15"), (450, 760, 380), _stepped),
 }
 
