@@ -152,5 +152,5 @@ class NewRoom(UiCase):
         stops = [snag.sentence for snag in self.window.desk.document.snags if snag.level is Level.STOP]
         self.assertEqual(stops, [])
         words = self.saved_and_printed()
-        self.assertRegex(words, r"F Wall case: 800\s× 760\s× 320")
+        self.assertRegex(words, r"F Wall case: 700\s× 760\s× 320")
         self.assertIn("The run of Alcove", words)
