@@ -277,6 +277,23 @@ class AlongARun(unittest.TestCase):
         self.assertEqual(made.flaws, [])
         self.assertEqual(made.assembly("A").part("counter.top").length.length, inches(69))
 
+    @rows((SpaceKind.OPEN, False, ZERO), (SpaceKind.APPLIANCE, False, ZERO), (SpaceKind.APPLIANCE, True, inches(20)),
+          (SpaceKind.FILLER, False, inches(20)))  # fmt: skip
+    def test_a_long_top_is_joined_over_a_side_whatever_begins_the_run(
+        self, kind: SpaceKind, beside: bool, on: Length
+    ) -> None:
+        """Four cases of 28: 112 and more is longer than a sheet of 96, so it is joined where two of them meet."""
+        first = RunSpace(1, "A", kind, "at the left", inches(20), inches(34), inches(24))
+        cases = [case(letter, width=inches(28)) for letter in "ABCD"]
+        cases[0] = replace(cases[0], counter=SheetTop(beside=beside))
+        project = run(*cases, spaces=(first,))
+        project = project.with_wall(1, replace(project.wall(1), widths=first_readings(inches(180), inches(96)).widths))
+        made = Made(along_run.one_top(project, Made(project).line(1)))
+        one, two = (part.box for part in made.assembly("A").parts if part.role.kind is PartKind.COUNTER)
+        self.assertEqual(one.high[0], two.low[0])
+        self.assertIn(one.high[0], [inches(28 * count).ticks for count in (1, 2, 3)])
+        self.assertEqual(Length(-one.low[0]), on)
+
     def test_stiles_of_all_frames_follow_at_once(self) -> None:
         cases = [case(letter, frame=FaceFrame(), fronts=FaceFronts(Overlay())) for letter in "AB"]
         project = run(*cases, case("C"))

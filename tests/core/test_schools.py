@@ -82,7 +82,7 @@ class WorkedByHand(unittest.TestCase):
         # Backs: laid on, W x (H - kick), sides 1/4 shallower; rabbet, W - 2 (t - j); thick, W - 2t.
         ({"back": LaidOnBack()}, "back", "30 1/2", "30"),
         ({"back": LaidOnBack()}, "side.left", "34 1/2", "23 3/4"),
-        ({"back": RabbetedBack()}, "back", "30 1/2", "29 1/4"),
+        ({"back": RabbetedBack()}, "back", "30 1/2", "29 3/16"),
         ({"back": RabbetedBack()}, "side.left", "34 1/2", "24"),
         ({"back": ThickBack()}, "back", "30 1/2", "28 1/2"),
         ({"back": ThickBack()}, "bottom", "29", "23 1/4"),

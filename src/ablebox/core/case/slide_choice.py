@@ -11,7 +11,7 @@ from dataclasses import dataclass
 
 from ..hardware import KINDS, Hardware
 from ..lengths import Length, inches
-from ..materials import loads
+from ..materials import load_of
 from ..reckoning import Origin, Reckoned, leaf
 from .shell import Shell
 
@@ -91,8 +91,7 @@ def choose_slides(
 
 def _standing(shell: Shell) -> float:
     """Return what stands on a square metre, in kg; as in a kitchen if the design names no known load."""
-    known = loads()
-    return (known.get(shell.load) or known["kitchen"]).weight
+    return load_of(shell.load).weight
 
 
 def shortest(shell: Shell, kind: str) -> Length:

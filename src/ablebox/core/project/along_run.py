@@ -12,6 +12,7 @@ from ..case.frame.face_frame import FaceFrame
 from ..case.plan_straight import Straight
 from ..lengths import ZERO, Length
 from ..run.bases import Running
+from ..run.counters import corner_cases, reach
 from ..run.place import Line
 from ..run.space import SpaceKind
 from .changes import fitted_stock
@@ -81,12 +82,13 @@ def one_top(project: Project, line: Line) -> Project:
             old = case.counter if isinstance(case.counter, SheetTop) else SheetTop()
             counter: SheetTop | NoCounter = NoCounter()
             if i == 0:
-                counter = replace(old, over=len(group), joint=_joint(project, line, group, old))
+                counter = replace(old, over=len(group))
+                counter = replace(counter, joint=_joint(project, line, replace(case, counter=counter), old))
             project = project.with_case(fitted_stock(project, replace(case, counter=counter)))
     return project
 
 
-def _joint(project: Project, line: Line, group: list[Case], top: SheetTop) -> Length | None:
+def _joint(project: Project, line: Line, case: Case, top: SheetTop) -> Length | None:
     """Return where a top that is longer than its sheets is joined: over the last side both pieces allow; else as it was.
 
     The joint of the strips under it is staggered, so the first piece leaves room for that (common practice).
@@ -94,10 +96,10 @@ def _joint(project: Project, line: Line, group: list[Case], top: SheetTop) -> Le
     goods = next((row for row in project.rack.goods if row.code == top.goods), None)
     longest = max((sheet.length for sheet in goods.sheets), default=ZERO) if goods is not None else ZERO
     longest = longest - project.rack.saw.trim * 2
-    names = [place.letter for place in line.places]
-    first, last = names.index(group[0].letter), names.index(group[-1].letter)
-    if not any(names[:first]):
-        first = 0
+    reached = reach(case, line, project.spaces, corner_cases(project.cases))
+    if reached is None:
+        return top.joint
+    first, last = reached
     start, end = line.places[first].x - top.left, line.places[last].end + top.right
     if longest <= ZERO or end - start <= longest:
         return top.joint

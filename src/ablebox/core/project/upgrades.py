@@ -44,6 +44,8 @@ def upgraded_shop(shop: Any, version: int) -> Any:
         shop["presets"] = {name: _built_to_5(way) for name, way in shop["presets"].items()}
     if version < 5:
         shop = _to_6(shop)
+    if version < 6 and isinstance(shop.get("presets"), dict):
+        shop["presets"] = {name: _back_to_7(way) for name, way in shop["presets"].items()}
     for name in ("done", "held", "rests", "loose", "spaces", "strips"):
         shop.pop(name, None)
     return shop
@@ -328,7 +330,17 @@ _NO_MEMBERS: dict[str, Any] = {"high": None, "line": None, "first": None, "pitch
 def _to_7(project: dict[str, Any]) -> dict[str, Any]:
     """To codes that are given out: those of an old project are the ones its list had."""
     project["register"], project["given"] = {}, {}
+    if isinstance(project.get("cases"), list):
+        project["cases"] = [_back_to_7(case) for case in project["cases"]]
     return project
+
+
+def _back_to_7(way: Any) -> Any:
+    """To backs in rabbets that have play; those of old files keep their sizes."""
+    back = way.get("back") if isinstance(way, dict) else None
+    if isinstance(back, dict) and back.get("school") == "rabbet":
+        return {**way, "back": {**back, "play": "0 in"}}
+    return way
 
 
 _STEPS = (_to_2, _to_3, _to_4, _to_5, _to_6, _to_7)

@@ -73,10 +73,30 @@ def under(
         round_it: whether a top comes round the corner at the left end of the run.
     """
     letters, names = covered(case, line, corners), [place.letter for place in line.places]
+    reached = reach(case, line, spaces, corners)
+    if reached is None:
+        return None
+    own, (first, last) = names.index(letters[0]), reached
+    total = added_up(place.width for place in line.places[first : last + 1])
+    key = f"{case.letter}/counter.across"
+    across = Reckoned(total.length, "width it lies on", key, Origin.RECKONED, "", total.terms)
+    if first == last and not any(line.places[own].panels):
+        across = line.places[own].width
+    before = line.places[own].case_x - line.places[first].x
+    return Under(
+        across,
+        before,
+        (_joined(line, first, -1, letters, beside), _joined(line, last, 1, letters, beside)),
+        round_it and first == 0,
+    )
+
+
+def reach(case: Case, line: Line, spaces: Sequence[RunSpace], corners: frozenset[str]) -> tuple[int, int] | None:
+    """Return the first and the last of the places of a run a case's counter lies on; ``None`` if it has none, or is in no run."""
+    letters, names = covered(case, line, corners), [place.letter for place in line.places]
     if not letters or case.letter not in names or not isinstance(case.counter, SheetTop):
         return None
-    own = first = names.index(letters[0])
-    last = names.index(letters[-1])
+    first, last = names.index(letters[0]), names.index(letters[-1])
 
     def lies(at: int) -> bool:
         if not 0 <= at < len(names) or names[at]:
@@ -91,18 +111,7 @@ def under(
             first -= 1
     while lies(last + 1):
         last += 1
-    total = added_up(place.width for place in line.places[first : last + 1])
-    key = f"{case.letter}/counter.across"
-    across = Reckoned(total.length, "width it lies on", key, Origin.RECKONED, "", total.terms)
-    if first == last and not any(line.places[own].panels):
-        across = line.places[own].width
-    before = line.places[own].case_x - line.places[first].x
-    return Under(
-        across,
-        before,
-        (_joined(line, first, -1, letters, beside), _joined(line, last, 1, letters, beside)),
-        round_it and first == 0,
-    )
+    return first, last
 
 
 def topped(cases: Sequence[Case], lines: Sequence[Line], corners: frozenset[str]) -> set[str]:

@@ -19,7 +19,7 @@ def board_plans(made: Made) -> list[tuple[BoardGoods, RipPlan]]:
         wanted = [
             Wanted(code, (part.cut_length.length + goods.extra_length).ticks, (part.cut_width.length + goods.extra_width).ticks)
             for part in made.parts
-            if part.goods.code == goods.code
+            if part.goods.code == goods.code and min(part.sawn) > 0
             for code in part.pieces
         ]  # fmt: skip
         if wanted:

@@ -16,7 +16,7 @@ from ..assembly.moved import moved_part
 from ..assembly.part import Assembly, CutKind, Placed
 from ..assembly.role import BOXES, PartKind
 from ..lengths import TICKS_PER_MM, Length, inches, millimetres
-from ..materials import Load, Material, loads, materials
+from ..materials import Load, Material, load_of, material
 from ..parts.machining import aslant
 from ..run.place import Line
 from ..sag import Rail, Shelf
@@ -70,12 +70,12 @@ def members(assembly: Assembly, beside: Sequence[Placed], rack: Rack, load: str)
         rack: the stock.
         load: code of what the case carries.
     """
-    carried = loads().get(load) or loads()["kitchen"]
+    carried = load_of(load)
     for part in assembly.parts:
         if part.role.kind not in _CARRIES or part.straight is not None or not _loaded(assembly, part):
             continue
         goods = rack.stock(part.goods)
-        stuff = materials().get(goods.stuff) or materials()["hardwood-ply"]
+        stuff = material(goods.stuff)
         across = part.grain is Grain.WIDTH if part.axes[0] == 0 else part.grain is Grain.LENGTH
         across = goods.grained and (across or part.grain is Grain.ANY)
         person = carried.person if part.role.kind in (PartKind.TOP, PartKind.COUNTER) else 0.0
@@ -162,7 +162,7 @@ def _rails(assembly: Assembly, part: Placed, rack: Rack, low: int, high: int) ->
             or (flat and part.role.kind is not PartKind.COUNTER)
         ):
             continue
-        stuff = materials().get(rack.stock(other.goods).stuff) or materials()["hardwood-ply"]
+        stuff = material(rack.stock(other.goods).stuff)
         wide, tall = ((other.box.high[a] - other.box.low[a]) / TICKS_PER_MM for a in (1, 2))
         middle = ((other.box.low[2] + other.box.high[2]) / 2 - part.box.low[2]) / TICKS_PER_MM
         yield Rail(wide, tall, middle, stuff.along_span(False))
@@ -178,7 +178,7 @@ def _helped(assembly: Assembly, part: Placed, rack: Rack, low: int, high: int) -
     ]  # fmt: skip
     for top in assembly.parts:
         if top.role.kind is PartKind.TOP and any(_touch(tie, top) for tie in ties):
-            stuff = materials().get(rack.stock(top.goods).stuff) or materials()["hardwood-ply"]
+            stuff = material(rack.stock(top.goods).stuff)
             stiff, wide = stuff.along_span(False), (top.box.high[1] - top.box.low[1]) / TICKS_PER_MM
             rails = tuple(_rails(assembly, top, rack, low, high))
             alone = Shelf(1.0, wide, top.thickness.length.mm, stiff, stuff.density, 0.0, rails=rails)

@@ -271,7 +271,7 @@ class Made:
             pieces = tuple(
                 Piece(part.code, *part.sawn, counts[part.code], part.grain is not Grain.ANY)
                 for part in self.parts
-                if part.goods.code == goods.code and counts[part.code]
+                if part.goods.code == goods.code and counts[part.code] and min(part.sawn) > 0
             )
             if pieces:
                 supplies = tuple(_supply(i, sheet, self.units) for i, sheet in enumerate(goods.sheets))

@@ -5,7 +5,7 @@ from __future__ import annotations
 
 from ..assembly.part import Assembly
 from ..assembly.role import PartKind
-from ..materials import materials
+from ..materials import material
 from .made import Made
 
 #: What one person lifts, about (50 lb or 23 kg, common practice).
@@ -31,7 +31,7 @@ def kilograms(made: Made, assembly: Assembly, bare: bool = False) -> float:
         if bare and (part.stands == "front" or part.role.whole.kind in _COMES_OUT):
             continue
         volume = part.length.length.mm * part.width.length.mm * part.thickness.length.mm
-        found += volume * materials()[rack.stock(part.goods).stuff].density * 1e-9
+        found += volume * material(rack.stock(part.goods).stuff).density * 1e-9
     return found
 
 

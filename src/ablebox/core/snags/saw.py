@@ -8,7 +8,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from ..materials import materials
+from ..materials import material
 from ..shop.made import Made
 from ..stock import Offcuts, SawStyle
 from .snag import Check, Level, Snag
@@ -40,7 +40,7 @@ def too_long_or_heavy(made: Made) -> Iterator[Snag]:
     saw, write = made.project.rack.saw, made.units.write
     for code, problem in made.problems.items():
         goods = made.project.rack.sheet_goods(code)
-        density = materials()[goods.stuff].density
+        density = material(goods.stuff).density
         for sheet in goods.sheets:
             if sheet.count == 0 or not any(
                 (s.length, s.width) == (sheet.length.ticks, sheet.width.ticks) for s in problem.supplies

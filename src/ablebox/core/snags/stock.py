@@ -4,9 +4,11 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
+from dataclasses import replace
 
 from ..cuts.bound import bound
 from ..lengths import ZERO
+from ..materials import load_of, loads, material, materials
 from ..shop.made import Made
 from ..stock import BoardGoods, Offcuts
 from .snag import Check, Fix, Level, Snag
@@ -25,6 +27,43 @@ def not_measured(made: Made) -> Iterator[Snag]:
                 f"measure a {'board, few are just that' if boards else 'sheet, most are thinner'}."
             )
             yield Snag("stock.not-measured", Level.NOTE, text, "", key, Fix("Enter the measured thickness", key=key))
+
+
+def not_known(made: Made) -> Iterator[Snag]:
+    """Stock is made of something in the catalogue, and what a case carries is in it too."""
+    used = {part.goods.code for part in made.parts}
+    for goods in made.stock:
+        if goods.code in used and goods.stuff not in materials():
+            text = (
+                f"{goods.name} is made of “{goods.stuff}”, which the catalogue does not know; it is reckoned as "
+                f"{material(goods.stuff).name}: choose what it is made of on the rack."
+            )
+            yield Snag("stock.unknown", Level.WARN, text)
+    for case in made.project.cases:
+        if case.load not in loads():
+            text = (
+                f"{case.letter} carries “{case.load}”, which the catalogue does not know; it is reckoned with "
+                f"{load_of(case.load).name}."
+            )
+            after = made.project.with_case(replace(case, load=load_of(case.load).code))
+            yield Snag("load.unknown", Level.WARN, text, case.letter, "", Fix("Reckon with that", after))
+
+
+def bands_are_thick(made: Made) -> Iterator[Snag]:
+    """What bands take off a part leaves most of it."""
+    write = made.units.write
+    told: set[tuple[str, str]] = set()
+    for part in made.parts:
+        for finished, cut in ((part.length, part.cut_length), (part.width, part.cut_width)):
+            taken = finished.length - cut.length
+            if taken * 2 <= finished.length or (part.case, part.name) in told:
+                continue
+            told.add((part.case, part.name))
+            text = (
+                f"{part.code} ({part.name}) is {write(finished.length)} and its bands take {write(taken)} of it off: "
+                "take a thinner band."
+            )
+            yield Snag("edging.thick", Level.STOP, text, part.case, cut.key)
 
 
 def no_sheet_holds_it(made: Made) -> Iterator[Snag]:
@@ -81,4 +120,11 @@ def no_board_is_long_enough(made: Made) -> Iterator[Snag]:
             yield Snag("stock.short-board", Level.STOP, text, part.case, part.length.key)
 
 
-CHECKS: tuple[Check, ...] = (no_board_is_long_enough, no_sheet_holds_it, sheets_run_out, not_measured)
+CHECKS: tuple[Check, ...] = (
+    not_known,
+    bands_are_thick,
+    no_board_is_long_enough,
+    no_sheet_holds_it,
+    sheets_run_out,
+    not_measured,
+)
