@@ -4,21 +4,38 @@
 from __future__ import annotations
 
 import unittest
+from collections import Counter
 from dataclasses import replace
+from random import Random
 
+from ablebox.core.assembly.proof import Fault, Finding
+from ablebox.core.assembly.role import PartKind, Role
 from ablebox.core.case.back_laid_on import LaidOnBack
+from ablebox.core.case.back_rabbeted import RabbetedBack
 from ablebox.core.case.base_frame import BaseFrame
+from ablebox.core.case.bottom import Bottom
 from ablebox.core.case.frame.face_frame import FaceFrame, Stile
 from ablebox.core.case.inside.layout import Bay
 from ablebox.core.case.inside.shelves_on_pins import PinShelves
+from ablebox.core.case.joint.butt import Butt
+from ablebox.core.case.joint.rabbet import Rabbet
+from ablebox.core.case.top_full import FullTop
+from ablebox.core.errors import AbleBoxError
+from ablebox.core.fronts.cell.drawer import Drawer
+from ablebox.core.fronts.face import FaceFronts
+from ablebox.core.fronts.fit.full_overlay import FullOverlay
 from ablebox.core.lengths import inches, millimetres
 from ablebox.core.project.choices import choice
-from ablebox.core.project.tree import Project, new_project
+from ablebox.core.project.tree import DonePiece, HeldPiece, HeldSheet, Project, new_project
+from ablebox.core.room.obstacle import Deal, usual
 from ablebox.core.room.reading import Method, Reading
+from ablebox.core.run.space import RunSpace, SpaceKind
 from ablebox.core.shop.made import Made
 from ablebox.core.snags.every import CHECKS, snags
 from ablebox.core.snags.snag import Level, Snag
-from ablebox.core.stock import Sheet
+from ablebox.core.stock import Edging, Sheet
+from tests.designs import any_case, random_rack
+from tests.rooms import random_room
 from tests.tables import rows
 
 
@@ -89,6 +106,46 @@ def _shared_stile(project: Project) -> Project:
     return replace(project, cases=(replace(project.cases[0], frame=frame), other))
 
 
+def _thick_band(project: Project) -> Project:
+    band = Edging("thick", "a log", inches(30), True)
+    return _with(replace(project, rack=replace(project.rack, edgings=(*project.rack.edgings, band))), edging="thick")
+
+
+def _gone_piece() -> DonePiece:
+    return DonePiece("A/shelf.9", "case", inches(20), inches(10))
+
+
+def _held_gone(project: Project) -> Project:
+    piece = HeldPiece("A/shelf.9", inches(1), inches(1), inches(20), inches(10))
+    return replace(project, held=(HeldSheet("case", inches(96), inches(48), False, (piece,)),))
+
+
+def _thin_rabbets(project: Project) -> Project:
+    thin = _stock(project, nominal=inches("1/2"), measured=inches("15/32"))
+    rabbets = {"top": FullTop(Rabbet(inches("3/16"))), "back": RabbetedBack(rabbet=inches("3/16"))}
+    return _with(thin, **rabbets, bottom=Bottom(Butt()))
+
+
+def _uneven_reveals(project: Project) -> Project:
+    first = replace(project.cases[0], follows=False, width=inches(12))
+    fronts = replace(first.fronts, fit=FullOverlay(reveal=inches("1/8")))  # type: ignore[type-var]
+    return replace(project, cases=(first, replace(first, letter="B", fronts=fronts)))
+
+
+def _obstacle(project: Project, kind: str, deal: Deal, **sizes: object) -> Project:
+    there = replace(usual(kind, inches(8)), deal=deal, low=inches(9), **sizes)  # type: ignore[arg-type]
+    return project.with_wall(1, replace(project.wall(1), obstacles=(there,)))
+
+
+def _deep_stove(project: Project) -> Project:
+    stove = RunSpace(1, "", SpaceKind.APPLIANCE, "stove", inches(10), inches(36), inches(30), behind=inches(1))
+    return replace(_width(project, "12"), spaces=(stove,))
+
+
+def _deep_pipe(project: Project) -> Project:
+    return _obstacle(_with(project, fronts=FaceFronts(face=Drawer()), inside=Bay()), "pipe", Deal.CUT, out=inches(8))
+
+
 class EachSnag(unittest.TestCase):
     def test_a_sound_project_has_none(self) -> None:
         self.assertEqual(snags(Made(sound())), [])
@@ -125,6 +182,31 @@ class EachSnag(unittest.TestCase):
         (lambda p: _stock(p, measured=None), "stock.not-measured", Level.NOTE, "reckoned at 3/4", False),
         (_small_sheets, "stock.too-large", Level.STOP, "A-01 (side, left, 34 1/2 × 23 1/4)", False),
         (_few_sheets, "stock.short", Level.STOP, "not enough birch ply 3/4", False),
+        (lambda p: _stock(p, stuff="moonstone"), "stock.unknown", Level.WARN, "made of “moonstone”", False),
+        (lambda p: _with(p, load="gold"), "load.unknown", Level.WARN, "carries “gold”", True),
+        (_thick_band, "edging.thick", Level.STOP, "its bands take 30 of it off", False),
+        (lambda p: replace(p, done=(_gone_piece(),)), "cut.not-needed", Level.NOTE, "nothing needs it any more", True),
+        (_held_gone, "held.gone", Level.NOTE, "do not fit there any more", True),
+        (_put("A/fronts.hinge.edge", "1/16"), "hinge.edge", Level.WARN, "1/16", False),
+        (_thin_rabbets, "joint.thin-rabbets", Level.WARN, "is 15/32 thick and rabbeted along", False),
+        (_uneven_reveals, "reveal.gap", Level.NOTE, "3/16 apart and elsewhere 1/8", True),
+        (lambda p: _obstacle(p, "window", Deal.CLEAR), "room.clear", Level.STOP, "stands before the window", False),
+        (_deep_pipe, "room.meets", Level.STOP, "the pipe stands 8 out of the wall and meets the drawer", False),
+        (
+            lambda p: _obstacle(_with(p, kick=BaseFrame()), "baseboard", Deal.NOTCH),
+            "room.notch",
+            Level.NOTE,
+            "out of the wall",
+            True,
+        ),
+        (
+            lambda p: replace(p, rack=replace(p.rack, saw=replace(p.rack.saw, longest=inches(60)))),
+            "saw.long",
+            Level.NOTE,
+            "longer than the longest rip",
+            False,
+        ),
+        (_deep_stove, "room.stands-out", Level.NOTE, "30 deep and 1 of air behind it stands 7 3/4 before", False),
     )
     def test_it_is_found_and_its_fix_mends_it(self, change, code, level, words, fixed) -> None:  # type: ignore[no-untyped-def]
         found = [snag for snag in snags(Made(change(sound()))) if snag.code == code]
@@ -148,6 +230,17 @@ class EachSnag(unittest.TestCase):
             self.assertTrue(
                 not snag.key or snag.key in Made(_mouth(new_project())).numbers or choice(new_project(), snag.key)
             )
+
+    def test_whatever_the_proof_finds_is_told_in_a_sentence_that_stops_the_case(self) -> None:
+        """Proof and building agree, so what is found is put there: each kind, with and without numbers."""
+        made = Made(sound())
+        screw, fitting = made.assembly("A").fasteners[0], made.assembly("A").fittings[0]
+        roles = (Role(PartKind.BOTTOM), Role(PartKind.TOP))
+        for fault in Fault:
+            made._built[0].findings = [Finding(fault, roles, 1.0, 3.0, screw, fitting)]
+            (snag,) = [snag for snag in snags(made) if snag.code == f"proof.{fault.value}"]
+            self.assertIs(snag.level, Level.STOP)
+            self.assertRegex(snag.sentence, r"^A: [a-z].*\.$")
 
     def test_checks_are_listed_once(self) -> None:
         self.assertEqual(len(CHECKS), len(set(CHECKS)))
@@ -176,3 +269,28 @@ class TippingUp(unittest.TestCase):
         self.assertNotIn("fit.tip-up", [s.code for s in snags(Made(fits))])
         hair = replace(case, height=millimetres("800.0000625"))
         self.assertIn("fit.tip-up", [s.code for s in snags(Made(replace(fits, cases=(hair,))))])
+
+
+class Offers(unittest.TestCase):
+    def test_what_is_offered_is_never_refused_and_leads_out(self) -> None:
+        """Rooms, runs and designs at random, each offer taken: it can be built, and less of its kind is told of its case."""
+        taken: Counter[str] = Counter()
+        for seed in range(20):
+            for about in (random_room, _random_design):
+                try:
+                    made = Made(about(Random(seed)))
+                except (AbleBoxError, ValueError):
+                    continue
+                told = snags(made)
+                for snag in told:
+                    if snag.fix is None or snag.fix.project is None:
+                        continue
+                    after = snags(Made(snag.fix.project))
+                    counts = [sum((s.code, s.case) == (snag.code, snag.case) for s in each) for each in (told, after)]
+                    self.assertLess(counts[1], counts[0], (seed, snag.sentence, snag.fix.title))
+                    taken[snag.code] += 1
+        self.assertGreater(len(taken), 10)
+
+
+def _random_design(rng: Random) -> Project:
+    return replace(new_project(), cases=(any_case(rng),), rack=random_rack(rng))

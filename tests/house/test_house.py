@@ -64,6 +64,21 @@ def room_of(name: str) -> int | None:
     return next((i for i, room in enumerate(ORDER) if inner == room or inner.startswith(room + ".")), None)
 
 
+class EveryCode(unittest.TestCase):
+    def test_every_snag_code_is_made_to_appear_by_a_test(self) -> None:
+        """Its code stands in a test, in quotes; those of the proof are told one by one from their enum."""
+        tests = "".join(path.read_text(encoding="utf-8") for path in (ROOT / "tests").rglob("*.py"))
+        found = set()
+        for path in (SOURCE / "core" / "snags").glob("*.py"):
+            for node in ast.walk(ast.parse(path.read_text(encoding="utf-8"))):
+                if isinstance(node, ast.Call) and isinstance(node.func, ast.Name) and node.func.id == "Snag":
+                    code = node.args[0]
+                    if isinstance(code, ast.Constant):
+                        found.add(code.value)
+        self.assertGreater(len(found), 60)
+        self.assertEqual(sorted(code for code in found if f'"{code}"' not in tests), [])
+
+
 class Layers(unittest.TestCase):
     def test_imports_go_one_way_only(self) -> None:
         for path, tree in modules():

@@ -269,7 +269,7 @@ def round_the_corner(made: Made) -> Iterator[Snag]:
                     f"{write(stands)} out: put a filler of {write(stands)} or more there, or they do not open."
                 )
                 fix = _filler(made, made.project.case(first.letter), "left", stands - max(gap, ZERO))
-                yield Snag("opening.corner", Level.WARN, text, first.letter, fix=fix)
+                yield Snag("opening.corner", Level.WARN, text, first.letter, offer=fix)
 
 
 def _stands_out(made: Made, letter: str) -> Length:

@@ -7,6 +7,8 @@ from collections.abc import Iterator
 from dataclasses import replace
 from math import cos, pi, sin
 
+from ..assembly.role import BOXES, PartKind
+from ..assembly.solid import Box
 from ..cabinet.design import Case
 from ..case.back_none import NoBack
 from ..case.base_feet import Feet
@@ -19,6 +21,7 @@ from ..run.members import hangs
 from ..run.place import Place
 from ..run.space import SpaceKind
 from ..shop.made import Made
+from .called import called
 from .snag import Check, Fix, Level, Snag
 
 #: What an opening for an outlet or a pipe is larger at each side (1/2 in, common practice).
@@ -34,6 +37,37 @@ def obstacles_in_the_way(made: Made) -> Iterator[Snag]:
             for place in line.places:
                 if place.letter and _behind(place, obstacle) and obstacle.deal is not Deal.REMOVE:
                     yield from _obstacle(made, made.project.case(place.letter), place, obstacle, key)
+                    yield from _meets(made, place, obstacle, key)
+
+
+def _meets(made: Made, place: Place, obstacle: Obstacle, key: str) -> Iterator[Snag]:
+    """What stands so far out of the wall that it reaches a drawer, a pull-out or a shelf, or what of the case is before that."""
+    assembly, case = made.assembly(place.letter), made.project.case(place.letter)
+    if case.turned or assembly.slant is not None:
+        return
+    x, z, deep = obstacle.x - place.case_x, obstacle.low - place.low, assembly.outside[2].length
+    low = (x.ticks, (deep - obstacle.out).ticks, z.ticks)
+    box = Box(low, ((x + obstacle.width).ticks, deep.ticks, (z + obstacle.height).ticks))
+    met = [part for part in assembly.parts if part.role.whole.kind in _INSIDE and part.box.meets(box)]
+    if not met:
+        return
+    first = min(met, key=lambda part: (part.role.whole.kind not in BOXES, part.box.low[2]))
+    text = (
+        f"{place.letter}: the {obstacle.words} stands {made.units.write(obstacle.out)} out of the wall and meets the "
+        f"{called(assembly, first.role.whole)}: make that shallower, move it, or have what is there moved by a licensed trade."
+    )
+    yield Snag("room.meets", Level.STOP, text, place.letter, key)
+
+
+#: What inside a case an obstacle must not reach.
+_INSIDE = BOXES | {
+    PartKind.PULL_OUT,
+    PartKind.SHELF,
+    PartKind.FIXED_SHELF,
+    PartKind.PARTITION,
+    PartKind.SLOPING_SHELF,
+    PartKind.ROD,
+}
 
 
 def _behind(place: Place, obstacle: Obstacle) -> bool:

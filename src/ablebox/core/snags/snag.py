@@ -4,7 +4,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from enum import IntEnum
 
 from ..project.tree import Project
@@ -54,7 +54,8 @@ class Snag:
         sentence: what is wrong, with the numbers in it, and what to do.
         case: letter of the case it is about; empty if none.
         key: the number it is about; empty if none.
-        fix: the way out, if there is one.
+        offer: the way out that is thought of, if there is one.
+        proof: tells whether the way out can be taken and leads out; ``None`` if nobody has asked yet.
     """
 
     code: str
@@ -62,7 +63,15 @@ class Snag:
     sentence: str
     case: str = ""
     key: str = ""
-    fix: Fix | None = None
+    offer: Fix | None = None
+    proof: Callable[[Fix], bool] | None = field(default=None, compare=False, repr=False)
+
+    @property
+    def fix(self) -> Fix | None:
+        """The way out that is offered: what is offered is never refused, and the snag is gone once it is taken."""
+        if self.offer is None or self.offer.change is None or self.proof is None:
+            return self.offer
+        return self.offer if self.proof(self.offer) else None
 
 
 Check = Callable[[Made], Iterator[Snag]]

@@ -43,12 +43,18 @@ def wider_than_a_sheet(made: Made, case: Case) -> bool:
     return longest is not None and width.length > longest
 
 
-def several(made: Made, letter: str) -> Fix | None:
-    """Return the fix that makes as few equal cases of one as are not too wide; ``None`` where that makes no sense."""
+def several(made: Made, letter: str, least: int = 1) -> Fix | None:
+    """Return the fix that makes as few equal cases of one as are not too wide; ``None`` where that makes no sense.
+
+    Args:
+        made: what the project comes to.
+        letter: of the case.
+        least: how many there are at least.
+    """
     case = made.project.case(letter)
     reckoned = _width(made, case)
     width = reckoned.length if reckoned is not None else ZERO
-    count = -(-width.ticks // WIDEST_CASE.ticks)
+    count = max(least, -(-width.ticks // WIDEST_CASE.ticks))
     if count < 2 or not isinstance(case.plan, Straight) or case.turned % 2:
         return None
     each = made.units.whole_steps(Length(width.ticks // count))
@@ -87,7 +93,14 @@ def wide_doors(made: Made) -> Iterator[Snag]:
                 f"{letter}: each door is {write(width.length)} wide; over {write(widest)} doors sag and "
                 "swing far, make the case narrower or two of it."
             )
-            yield Snag("door.wide", Level.WARN, text, letter, width.key, several(made, letter))
+            yield Snag(
+                "door.wide",
+                Level.WARN,
+                text,
+                letter,
+                width.key,
+                several(made, letter, -(-width.length.ticks // widest.ticks)),
+            )
             break
 
 
