@@ -94,7 +94,7 @@ class WorkedByHand(unittest.TestCase):
         (False, {"face": D, "box": DrawerBox(corner="dovetail")}, "drawer.front", "27 1/2", "28"),
         (False, {"face": D, "box": DrawerBox(bottom="under")}, "drawer.bottom", "27 1/2", "22"),
         # Undermount: inside of the box 42 mm less than the opening.
-        (False, {"face": D, "slides": Undermount(millimetres("25.4"))}, "drawer.bottom", "27 15/16", "21 3/4"),
+        (False, {"face": D, "slides": Undermount(millimetres("25.4"))}, "drawer.bottom", "27 15/16", "20 3/4"),
         # Face frame of 1x2: opening 27, box 26 (36 in case: 33 and 32, the same sum).
         (True, {"fit": Overlay(), "face": D, "box": DrawerBox(corner="butt")}, "drawer.front", "25", "26 1/2"),
         # Front = opening + 2 x 1/2; pair (27 + 1 - 1/8) / 2; height 27 1/2 + 1.

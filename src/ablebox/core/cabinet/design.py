@@ -3,6 +3,8 @@
 
 To add a school: write its module beside the others in ``case`` or ``fronts``, add its record
 to the matching line of ``SCHOOLS``, and widen the field's type below.
+
+Sizes a case starts with are common practice.
 """
 
 from __future__ import annotations

@@ -13,7 +13,7 @@ from .design import Case
 from .places import put
 from .switching import SCHOOL_NAMES, schools_of, switched
 
-#: By what a size is made larger or smaller, one after the other.
+#: By what a size is made larger or smaller, one after the other; steps of our own.
 _BY = (inches("1/2"), inches(1), inches(2))
 
 

@@ -1,5 +1,8 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""No back: hanging rails between the sides hold the case square and take the screws."""
+"""No back: hanging rails between the sides hold the case square and take the screws.
+
+Rails 3 1/2 in wide (common practice).
+"""
 
 from __future__ import annotations
 

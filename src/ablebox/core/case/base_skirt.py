@@ -3,6 +3,8 @@
 
 With a face frame the wide bottom rail does that, and there is no board behind it: the rail is
 as high as the skirting that runs against it.
+
+Skirting 3 in high (common practice).
 """
 
 from __future__ import annotations

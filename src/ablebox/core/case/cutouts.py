@@ -4,6 +4,8 @@
 Oversized by about 1/2 in each side; an open window in the back beats many small holes (common
 practice). What lies behind the back is never known: look before cutting, and leave wires and
 pipes to those who are licensed.
+
+An opening starts as that of an outlet of 2 3/4 × 4 1/2 in, larger by 1/2 in all round (common practice).
 """
 
 from __future__ import annotations
@@ -34,8 +36,8 @@ class Cutout:
     name: str = "for an outlet"
     x: Length = size("from the left side", inches(8))
     z: Length = size("above the floor", inches(14))
-    width: Length = size("opening width", inches("3 1/4"))
-    height: Length = size("opening height", inches(5))
+    width: Length = size("opening width", inches("3 3/4"))
+    height: Length = size("opening height", inches("5 1/2"))
 
 
 def cut(shell: Shell, cutouts: tuple[Cutout, ...], parts: list[Placed]) -> Work:

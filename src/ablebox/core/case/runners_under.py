@@ -14,7 +14,8 @@ from ..lengths import ZERO, Length, millimetres
 from .runners import SLACK, Hanging, Runner, case_screws, chosen, face_of, hole_places, keep, packer, spread, upright
 from .shell import Work
 
-#: Of slides under a box: how wide runners are, how deep locks; where hooks go into the back, and notches for the runners.
+#: Of slides under a box: how wide runners are, how deep locks; where hooks go into the back, and notches for the runners (common practice;
+#: the slides' own drawing has the last word).
 _RUNNER, _LOCK, _NOTCH, _MEMBER = millimetres(18), millimetres(60), millimetres(35), millimetres(2)
 _HOOK, _HOOK_UP, _HOOK_HOLE, _HOOK_DEEP = millimetres(7), millimetres(11), millimetres(6), millimetres(10)
 

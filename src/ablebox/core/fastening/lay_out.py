@@ -31,20 +31,20 @@ _SOLID = frozenset({
     PartKind.SIDE, PartKind.BOTTOM, PartKind.TOP, PartKind.STRETCHER, PartKind.RAIL, PartKind.PARTITION,
     PartKind.FIXED_SHELF, PartKind.KICK,
 })  # fmt: skip
-#: Where only the first and the last are wanted.
+#: Where only the first and the last are wanted: more than any part is long, a limit of our own.
 _NO_PITCH = inches(999)
-#: A face this wide takes two rows.
+#: A face this wide takes two rows (common practice).
 _TWO_ROWS = inches(4)
-#: A face this wide takes four screws, as low drawer fronts do.
+#: A face this wide takes four screws, as low drawer fronts do (common practice).
 _FOUR_IN = inches("2 1/2")
-#: On wood wider than this a fastener may stand beside the middle.
+#: On wood wider than this a fastener may stand beside the middle; how far it is moved at a time: limits of our own.
 _MOVES_ASIDE = millimetres(14)
 _STEP = inches("1/4")
 #: What dowels take the place of where it finds no room.
 _BY_DOWELS = (Way.POCKET, Way.SCREWS, Way.CONNECTORS, Way.BISCUITS)
-#: The least from the ends of a joint to which a fastener may be moved.
+#: The least from the ends of a joint to which a fastener may be moved (common practice).
 _ENDS = inches("3/8")
-#: Members under this are driven at a quarter of their width.
+#: Members under this are driven at a quarter of their width (common practice).
 _NARROW = inches(6)
 #: What holes of one kind in a part share: use, face, diameter, depth, how they lean.
 _Alike = tuple[Use, Face, Length, Length, Face | None, bool]

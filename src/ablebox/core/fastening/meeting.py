@@ -10,7 +10,7 @@ from ..assembly.solid import Box
 from ..lengths import millimetres
 from .wood import spans
 
-#: Play a fastener may bridge between two parts.
+#: Play a fastener may bridge between two parts, a limit of our own.
 _PLAY = millimetres(3).ticks
 
 

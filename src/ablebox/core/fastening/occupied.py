@@ -9,7 +9,7 @@ from ..assembly.role import Role
 from ..lengths import millimetres
 from .pocket import mouth_of
 
-#: Wood left between two things in one part.
+#: Wood left between two things in one part (common practice).
 WEB = millimetres(2).ticks
 
 

@@ -15,7 +15,7 @@ from ..fastening.screwed_on import METAL, screwed_on
 from ..lengths import ZERO, millimetres
 from .cell.context import FaceContext
 
-#: How far a part's face lies from the edge of the opening it is beside, at most.
+#: How far a part's face lies from the edge of the opening it is beside, at most; a limit of our own.
 _BESIDE = millimetres(13).ticks
 
 

@@ -87,7 +87,9 @@ def hang(
     )
     need(leaf.height.length, millimetres(200), "door height", "Make the door higher.")
     kilograms = weight(shell.rack, work.parts)
-    chosen = choose_hinges(shell, hinge, over, face.edges.framed, leaf.height.length, kilograms, angle)
+    chosen = choose_hinges(
+        shell, hinge, over, face.edges.framed, leaf.height.length, kilograms, leaf.width.length, angle
+    )
     work.buy(chosen.hinge.name, chosen.count, f"{chosen.counted}; {chosen.why}", chosen.lacks, chosen.hinge.kind)
     if chosen.plate is not None:
         work.buy(chosen.plate.name, chosen.count, chosen.why)

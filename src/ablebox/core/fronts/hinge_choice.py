@@ -13,7 +13,7 @@ from dataclasses import dataclass
 from ..case.shell import Shell
 from ..hardware import Hardware
 from ..lengths import Length, inches, millimetres
-from .hinges import CupHinge, hinge_count
+from .hinges import MOST, WIDE, CupHinge, hinge_count, hinges_wanted
 
 #: Overlay of a straight arm on a plate of 0 beyond the cup's distance from the edge.
 STRAIGHT = millimetres(13)
@@ -42,7 +42,14 @@ class HingeChoice:
 
 
 def choose_hinges(
-    shell: Shell, hinge: CupHinge, over: Length, framed: bool, height: Length, kilograms: float, angle: int = 0
+    shell: Shell,
+    hinge: CupHinge,
+    over: Length,
+    framed: bool,
+    height: Length,
+    kilograms: float,
+    width: Length,
+    angle: int = 0,
 ) -> HingeChoice:
     """Return the hinges of a door.
 
@@ -53,6 +60,7 @@ def choose_hinges(
         framed: whether it hangs on a face frame.
         height: of the door.
         kilograms: its weight.
+        width: of it.
         angle: how far it must open, in degrees; 0 for any hinge.
     """
     write = shell.units.write
@@ -82,9 +90,16 @@ def choose_hinges(
         # Hinges are made and drawn in millimetres everywhere.
         edge = f"{asked}, {over.mm:.1f} mm: cup {hinge.edge.mm:g} mm from the edge"
         why = f"{edge} + {STRAIGHT.mm:g} mm{crank} − plate {plate.length.mm:g} mm"
-    count = hinge_count(height, kilograms, item.kilograms or 0.0)
-    by_height = hinge_count(height)
-    counted = f"door {write(height, True)} high" if count == by_height else f"door of {shell.units.weigh(kilograms)}"
+    wanted = hinges_wanted(height, kilograms, item.kilograms or 0.0, width)
+    count = min(MOST, wanted)
+    counted = f"door {write(height, True)} high"
+    if count != hinge_count(height):
+        counted = f"door of {shell.units.weigh(kilograms)}" + (f", {write(width, True)} wide" if width > WIDE else "")
+    if wanted > MOST:
+        lacks = lacks or (
+            f"a door of {shell.units.weigh(kilograms)}, {write(width, True)} wide, wants {wanted} hinges, and more than {MOST} do not "
+            "share their load: make it lighter or narrower"
+        )
     return HingeChoice(item, plate, count, why, counted, lacks)
 
 

@@ -12,7 +12,7 @@ from dataclasses import dataclass
 from math import ceil
 
 from ..case.fields import size
-from ..lengths import Length, inches, millimetres
+from ..lengths import ZERO, Length, inches, millimetres
 
 PLATE_LINE = millimetres(37)
 PLATE_SCREWS = millimetres(32)
@@ -38,16 +38,26 @@ class CupHinge:
 
 #: What each hinge beyond the first carries, in kg (about 15 lb, common practice).
 CARRIES = 7.0
+#: A door wider than this pulls at its hinges as if it weighed more, by as much as it is wider (24 in, common practice).
+WIDE = inches(24)
+#: More hinges than this do not share their load any more (common practice).
+MOST = 5
 
 
-def hinge_count(height: Length, kilograms: float = 0.0, carries: float = CARRIES) -> int:
-    """Return how many hinges a door of this height and weight takes.
+def hinge_count(height: Length, kilograms: float = 0.0, carries: float = CARRIES, width: Length = ZERO) -> int:
+    """Return how many hinges a door of this height, weight and width takes, ``MOST`` at most.
 
     Two up to 40 in, three to 60, four to 80, and one for what each carries beyond the first, about 7 kg
-    if nobody has said (common practice).
+    if nobody has said; a wide door counts as a heavier one (common practice).
     """
+    return min(MOST, hinges_wanted(height, kilograms, carries, width))
+
+
+def hinges_wanted(height: Length, kilograms: float, carries: float, width: Length) -> int:
+    """Return how many hinges a door would take, were there no limit."""
     by_height = next((count for limit, count in _HEIGHTS if height <= limit), 5)
-    return max(by_height, 1 + max(1, ceil(kilograms / (carries or CARRIES))))
+    pull = kilograms * max(1.0, width.mm / WIDE.mm)
+    return max(by_height, 1 + max(1, ceil(pull / (carries or CARRIES))))
 
 
 def hinge_heights(height: Length, count: int) -> list[Length]:

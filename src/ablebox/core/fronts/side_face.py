@@ -23,7 +23,7 @@ from .cell.pair import Pair
 from .edges import Edges
 from .face import FaceFronts
 
-#: Wood of an end panel around what opens in it.
+#: Wood of an end panel around what opens in it (common practice).
 _BORDER = inches(2)
 #: Where the fronts of each side of a case stand in its design.
 PLACES = {"front": "fronts", "rear": "rear", "left": "left_end", "right": "right_end"}

@@ -16,8 +16,9 @@ from ..lengths import Length, inches
 from ..project.tree import Project
 from .settings import Setting, SettingKind, settings
 
+#: How wide a block is, and how long a shim (common practice).
 _WIDE, _SHIM_LONG = inches(3), inches(6)
-#: What is shorter is a shim.
+#: What is shorter is a shim: a saw cuts no shorter piece safely (common practice).
 _SHORTEST = inches("3/4")
 #: What a block's code begins with, where those of parts have their case's letter.
 JIG = "j"

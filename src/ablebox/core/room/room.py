@@ -1,5 +1,8 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""The room: its walls in order, left to right as one turns, how square its corners are, and the way into it."""
+"""The room: its walls in order, left to right as one turns, how square its corners are, and the way into it.
+
+The body of a tape is about 3 in long, as is written on it (common practice).
+"""
 
 from __future__ import annotations
 

@@ -18,7 +18,7 @@ from .place import Line
 from .space import RunSpace, SpaceKind
 
 SIDES = ("left", "right")
-#: A neighbour this much shallower or lower still hides an end: its fronts, and a top's edge, cover that.
+#: A neighbour this much shallower or lower still hides an end: its fronts, and a top's edge, cover that (common practice).
 _NEAR = inches("3/4")
 
 

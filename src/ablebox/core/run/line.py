@@ -21,7 +21,7 @@ from .shares import shares
 from .space import RunSpace
 from .taken import Panels, taken, width_of_space
 
-#: What is left of a wall beside the last case that nobody scribes any more: its end is seen from there.
+#: What is left of a wall beside the last case that nobody scribes any more: its end is seen from there (common practice).
 GAP = inches(2)
 
 

@@ -1,5 +1,8 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""What stands between cases in a run: fillers, appliances, open spaces."""
+"""What stands between cases in a run: fillers, appliances, open spaces.
+
+A filler is cut 1/2 in wider, to be scribed (common practice).
+"""
 
 from __future__ import annotations
 

@@ -38,7 +38,10 @@ _ON_EDGE = frozenset({
     PartKind.FRAME_RAIL, PartKind.MID_RAIL, PartKind.KICK, PartKind.STRIP, PartKind.RAIL, PartKind.STRETCHER, PartKind.BASE,
     PartKind.LEG_STRETCHER,
 })  # fmt: skip
+#: How near parts that touch are, how far an upright may end below what lies on it over a top, how far drawers hang over a bottom,
+#: and up to where one puts things on a top: limits of our own.
 _NEAR, _UNDER, _BOX_OVER, _REACHED = millimetres(2).ticks, inches(1).ticks, inches(4).ticks, inches(72)
+#: No span is so short; a limit of our own.
 _SLIVER = millimetres(60).ticks
 
 

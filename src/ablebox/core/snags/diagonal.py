@@ -20,7 +20,7 @@ from ..run.place import Place
 from ..shop.made import Made
 from .snag import Check, Fix, Level, Snag
 
-#: How far a front is drawn out to see what is in its way.
+#: How far a front is drawn out to see what is in its way (common practice).
 _OUT = inches(20)
 
 

@@ -24,7 +24,7 @@ from .called import called
 from .snag import Check, Fix, Level, Snag
 from .ways_on import way_on
 
-#: Behind this a shelf clears a hinge.
+#: Behind this a shelf clears a hinge (common practice).
 _CLEAR = millimetres(70)
 
 

@@ -21,7 +21,7 @@ from .called import called
 from .snag import Check, Fix, Level, Snag
 from .ways_on import way_on
 
-#: What a narrow stile is made wider by, so that hinges find room on its back.
+#: What a narrow stile is made wider by, so that hinges find room on its back (common practice).
 _ROOM = inches("3/4")
 
 

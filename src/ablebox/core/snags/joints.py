@@ -18,6 +18,8 @@ from ..project.choices import choice
 from ..shop.made import Made
 from .snag import Check, Fix, Level, Snag
 
+#: The least width of a rail that hangs a case, and usual toe kicks: 3 to 4 1/2 in high, 2 to 3 1/2 in deep (common practice;
+#: the kitchen cabinet standard ANSI/KCMA A161.1 asks for 3 in and 2 in at least, from memory).
 _LEAST_RAIL = inches(3)
 _KICK_HEIGHTS = (inches(3), inches("4 1/2"))
 _KICK_DEPTHS = (inches(2), inches("3 1/2"))

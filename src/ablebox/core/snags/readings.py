@@ -12,6 +12,7 @@ from ..room.wall import End
 from ..shop.made import Made
 from .snag import Check, Fix, Level, Snag
 
+#: A reading this near to one without the tape's body was taken without it; a limit of our own.
 _LIKE_THE_BODY = inches("3/8")
 
 

@@ -11,6 +11,7 @@ from ..shop.carrying import Member, members, uprights_beside
 from ..shop.made import Made
 from .snag import Check, Level, Snag
 
+#: The strip that is offered under a front edge (common practice).
 _STRIP = inches("1 1/2")
 
 

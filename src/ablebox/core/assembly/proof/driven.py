@@ -70,5 +70,5 @@ def heads(assembly: Assembly, solids: dict[Role, Solid]) -> Iterator[Finding]:
 
 
 _DRIVEN = (FastenerKind.SCREW, FastenerKind.CONNECTOR)
-#: Where along a fastener it is asked what it is in.
+#: Where along a fastener it is asked what it is in, a step of our own.
 _ALONG = tuple(0.02 + 0.96 * i / 24 for i in range(25))

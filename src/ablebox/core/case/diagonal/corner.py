@@ -11,7 +11,7 @@ from ...reckoning import Origin, Reckoned, leaf
 from ..plan_diagonal import Diagonal
 from ..shell import Lines, Shell
 
-#: A face narrower than this is no door.
+#: A face narrower than this is no door (common practice).
 _LEAST = inches(8)
 
 

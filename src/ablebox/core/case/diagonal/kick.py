@@ -127,5 +127,5 @@ class CornerFeet:
             screw_foot(self.corner.shell, FittingKind.FOOT, self.name, bottom, at, taken, work)
 
 
-#: How far inside a corner a foot stands.
+#: How far inside a corner a foot stands (common practice).
 _INSIDE = millimetres(80)

@@ -2,6 +2,8 @@
 """An arched edge: an arc of a circle over the whole length, highest in the middle.
 
 With chord L and rise r the radius is (L^2 / 4 + r^2) / 2r (plane geometry).
+
+Its size to start from is common practice.
 """
 
 from __future__ import annotations

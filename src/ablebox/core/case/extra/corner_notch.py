@@ -1,5 +1,8 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""A notch out of a corner of a part: around a pipe, a baseboard or a beam."""
+"""A notch out of a corner of a part: around a pipe, a baseboard or a beam.
+
+Its size to start from is common practice.
+"""
 
 from __future__ import annotations
 

@@ -1,5 +1,8 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""A finger slot right through a part, its ends rounded: bored at both ends and sawn between."""
+"""A finger slot right through a part, its ends rounded: bored at both ends and sawn between.
+
+4 in long and 1 in wide, for four fingers (common practice).
+"""
 
 from __future__ import annotations
 

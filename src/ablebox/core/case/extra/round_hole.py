@@ -1,5 +1,8 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""A round hole right through a part: for a cable, a pipe, or a finger pull."""
+"""A round hole right through a part: for a cable, a pipe, or a finger pull.
+
+1 1/2 in to start from, for a cord with its plug (common practice).
+"""
 
 from __future__ import annotations
 

@@ -241,7 +241,7 @@ def check_channels(shell: Shell, cuts: dict[Role, list[Cut]]) -> None:
                     )
 
 
-#: Wood that must be left between channels from both faces, or the panel breaks there.
+#: Wood that must be left between channels from both faces, or the panel breaks there (common practice).
 _WEB = millimetres("1.5").ticks
 
 

@@ -22,7 +22,7 @@ FASTENERS = {
     "dowels": "dowels",
     "biscuits": "biscuits",
 }
-#: Glue and fasteners need this much of the other panel's thickness.
+#: Glue and fasteners need this much of the other panel's thickness (common practice).
 _LEAST = millimetres(9)
 
 

@@ -21,7 +21,7 @@ from ..making.same import LikeDoors
 from .context import FaceContext
 from .hung_box import BoxPlace, hang_box
 
-#: How far a front may reach beyond the middle of what it closes against before that stands behind it.
+#: How far a front may reach beyond the middle of what it closes against before that stands behind it; a limit of our own.
 _OVER = millimetres(6)
 
 

@@ -76,5 +76,5 @@ class FalseFront:
             ))  # fmt: skip
 
 
-#: How large a clip is.
+#: How large a clip is (common practice).
 _CLIP = millimetres(24)

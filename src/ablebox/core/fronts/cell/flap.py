@@ -105,7 +105,7 @@ class Flap:
         )  # fmt: skip
 
 
-#: Hinges of flaps: how far in from its ends, how far from its edge they are screwed on, how wide and deep they are.
+#: Hinges of flaps: how far in from its ends, how far from its edge they are screwed on, how wide and deep they are (common practice).
 _IN, _ON, _WIDE, _DEEP = millimetres(100), millimetres(16), millimetres(60), millimetres(30)
 
 
