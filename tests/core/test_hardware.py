@@ -119,7 +119,9 @@ class Hinges(unittest.TestCase):
         for carries in (7_000, 20_000):
             item = Hardware("hinge", "hinge", millimetres(35), millimetres(0), carries, 110)
             assembly_shell = _shell(with_hardware(item))
-            counts.append(choose_hinges(assembly_shell, CupHinge(), millimetres(16), False, inches(30), 15.0, inches(20)).count)
+            counts.append(
+                choose_hinges(assembly_shell, CupHinge(), millimetres(16), False, inches(30), 15.0, inches(20)).count
+            )
         self.assertEqual(counts, [4, 2])
 
     def test_drawers_behind_a_door_want_hinges_that_open_wide(self) -> None:
