@@ -5,6 +5,7 @@ from __future__ import annotations
 
 import unittest
 from dataclasses import replace
+from itertools import product
 from random import Random
 from typing import Any
 
@@ -14,6 +15,9 @@ from ablebox.core.assembly.turned import SIDES, seen_from
 from ablebox.core.assembly.uses import Use
 from ablebox.core.cabinet.build import build
 from ablebox.core.cabinet.design import Case
+from ablebox.core.cabinet.inset import set_back
+from ablebox.core.cabinet.kinds import KINDS, starting_case
+from ablebox.core.cabinet.places import at
 from ablebox.core.case.back_none import NoBack
 from ablebox.core.case.counter.sheet_top import SheetTop
 from ablebox.core.case.inside.layout import Bay
@@ -42,6 +46,7 @@ from ablebox.core.project.tree import new_project
 from ablebox.core.shop.made import Made
 from ablebox.core.shop.plans import plan_all
 from ablebox.core.snags.every import snags
+from ablebox.core.units import System
 from tests.core.test_fronts import BARE, PAIR, RACK, UNITS, D, built
 from tests.tables import rows
 
@@ -82,7 +87,7 @@ class ByHand(unittest.TestCase):
             "drawer.along.1": ("21 7/32", "27 3/8"), "drawer.across.1": ("26 23/32", "27 3/8")}),
         # Undermount: inside 42 mm less than the opening, given as 1 11/16: 28 1/2 - 1 11/16 + 1 = 27 13/16; ends + 1/2.
         ({"face": D, "slides": Undermount(inches("1 11/16"))}, {
-            "drawer.front": ("27 5/16", "28"), "drawer.side.left": ("22", "28")}),
+            "drawer.front": ("27 5/16", "28"), "drawer.side.left": ("21", "28")}),
         # Centre slide: 1/16 of play a side, 1/2 under the box: 28 3/8 wide; 29 - 1 high.
         ({"face": D, "slides": CentreMount(inches("1/16"), inches("3/4"))}, {
             "drawer.front": ("27 7/8", "27 3/4"), "drawer.bottom": ("27 13/16", "21 3/4")}),
@@ -99,6 +104,21 @@ class ByHand(unittest.TestCase):
         self.assertEqual(check(assembly), [])
         self.assertEqual({role: sizes(assembly, role) for role in expected},
                          {role: wanted(*size) for role, size in expected.items()})  # fmt: skip
+
+    def test_inset_fronts_bring_what_they_need_set_back(self) -> None:
+        """Every kind with fronts, made inset: what is behind goes back by their thickness and 1/8 in (common practice)."""
+        for system, name in product(System, KINDS):
+            project, case = new_project(system), starting_case("A", name, system)
+            if not isinstance(case.fronts, FaceFronts):
+                continue
+            inset = set_back(replace(case, fronts=replace(case.fronts, fit=Inset())), project.rack, project.units)
+            made = Made(replace(project, cases=(inset,)))
+            self.assertEqual((made.flaws, made.findings("A")), ([], []), (system, name))
+        base = starting_case("A", "base", System.INCH)
+        project = new_project()
+        after = set_back(replace(base, fronts=replace(base.fronts, fit=Inset())), project.rack, project.units)  # type: ignore[type-var]
+        self.assertEqual(at(after, "inside.fittings.0.setback"), inches("7/8"))
+        self.assertIs(set_back(base, project.rack, project.units), base)
 
     def test_mitred_strips_have_no_template_and_say_how_they_end(self) -> None:
         project = new_project()

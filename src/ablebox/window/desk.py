@@ -9,9 +9,11 @@ from PyQt6.QtCore import QObject
 
 from ..core.cabinet.design import Case
 from ..core.cabinet.face_edits import cells
+from ..core.cabinet.inset import set_back
 from ..core.cabinet.inside_edits import bays
 from ..core.cabinet.places import put
 from ..core.errors import AbleBoxError, LengthNotUnderstood
+from ..core.fronts.fit.inset_fit import Inset
 from ..core.lengths import Length
 from ..core.project.changes import add_case, delete_case, duplicate_case, fitted_stock
 from ..core.project.choice import Choice
@@ -156,6 +158,9 @@ class Desk(QObject):
         except ValueError as fault:
             self.document.refused.emit(f"{str(fault)[:1].upper()}{str(fault)[1:]}.")
             return str(fault)
+        if isinstance(value, Inset):
+            # Inset fronts bring what they need: what stands behind them is set back.
+            case = set_back(case, self.document.project.rack, self.document.project.units)
         return self.redesign(words, case)
 
     def redesign(self, words: str, case: Case) -> str:

@@ -1,0 +1,74 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""What inset fronts need: whatever stands behind them is set back, by their thickness and 1/8 in (3 mm) more (common practice).
+
+A front stretcher on edge would stand where the fronts do: it is laid flat.
+"""
+
+from __future__ import annotations
+
+from dataclasses import fields, is_dataclass, replace
+from typing import Any
+
+from ..case.frame.none import Frameless
+from ..case.inside.layout import Rows
+from ..case.top_stretchers import TwoStretchers
+from ..fronts.face import FaceFronts
+from ..fronts.fit.inset_fit import Inset
+from ..lengths import ZERO, Length, inches
+from ..reckoning import Book
+from ..stock import Rack
+from ..units import Units
+from .design import Case
+from .setting_out import shell_of
+
+_MORE = inches("1/8")
+
+
+def set_back(case: Case, rack: Rack, units: Units) -> Case:
+    """Return a case in which inset fronts have room; unchanged where none is inset, or a frame stands before the case.
+
+    Args:
+        case: the case.
+        rack: the stock it names.
+        units: how it is told.
+    """
+    fronts = case.fronts
+    if not isinstance(fronts, FaceFronts) or not isinstance(case.frame, Frameless) or not _inset(fronts):
+        return case
+    thick = fronts.making.thickness(shell_of(case, rack, units, Book(f"{case.letter}/"), None)).length
+    need = thick + units.usual(_MORE)
+    changed = replace(case, inside=_behind(case.inside, need))
+    if isinstance(case.top, TwoStretchers) and case.top.front == "edge":
+        changed = replace(changed, top=replace(case.top, front="flat"))
+    return changed
+
+
+def _inset(fronts: Any) -> bool:
+    """Whether any front is inset."""
+    if isinstance(fronts, Inset):
+        return True
+    if isinstance(fronts, tuple):
+        return any(_inset(each) for each in fronts)
+    if is_dataclass(fronts) and not isinstance(fronts, (type, Length)):
+        return any(_inset(getattr(fronts, each.name)) for each in fields(fronts))
+    return False
+
+
+def _behind(inside: Any, need: Length) -> Any:
+    """Return an inside in which all that can be set back is, far enough."""
+    if isinstance(inside, tuple):
+        return tuple(_behind(each, need) for each in inside)
+    if not is_dataclass(inside) or isinstance(inside, (type, Length)):
+        return inside
+    changes: dict[str, Any] = {}
+    for each in fields(inside):
+        value = getattr(inside, each.name)
+        if each.name == "setback" and isinstance(value, Length):
+            changes[each.name] = max(value, need)
+        elif each.name == "setbacks":
+            count = len(inside.bays) - 1 if isinstance(inside, Rows) else len(value)
+            known = (*value, *([ZERO] * count))[:count]
+            changes[each.name] = tuple(max(own, need) for own in known)
+        else:
+            changes[each.name] = _behind(value, need)
+    return replace(inside, **changes)
