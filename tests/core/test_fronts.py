@@ -74,7 +74,7 @@ def built(
 ) -> Assembly:
     width, height, depth = (inches(s) for s in size)
     fronts.setdefault("making", BARE)
-    case = Case("A", width=width, height=height, depth=depth, edging="", inside=inside or Bay(),
+    case = Case("A", width=width, height=height, depth=depth, edging="", load="linen", inside=inside or Bay(),
                 frame=FaceFrame() if frame else Frameless(), fronts=FaceFronts(**fronts))  # fmt: skip
     return build(case, rack, UNITS)
 
@@ -94,7 +94,7 @@ class WorkedByHand(unittest.TestCase):
         (False, {"face": D, "box": DrawerBox(corner="dovetail")}, "drawer.front", "27 1/2", "28"),
         (False, {"face": D, "box": DrawerBox(bottom="under")}, "drawer.bottom", "27 1/2", "22"),
         # Undermount: inside of the box 42 mm less than the opening.
-        (False, {"face": D, "slides": Undermount(millimetres("25.4"))}, "drawer.bottom", "27 15/16", "20 3/4"),
+        (False, {"face": D, "slides": Undermount(millimetres("25.4"), length=inches(21))}, "drawer.bottom", "27 15/16", "20 3/4"),
         # Face frame of 1x2: opening 27, box 26 (36 in case: 33 and 32, the same sum).
         (True, {"fit": Overlay(), "face": D, "box": DrawerBox(corner="butt")}, "drawer.front", "25", "26 1/2"),
         # Front = opening + 2 x 1/2; pair (27 + 1 - 1/8) / 2; height 27 1/2 + 1.
@@ -176,7 +176,13 @@ class WorkedByHand(unittest.TestCase):
 
     def test_a_measured_opening_decides_the_box(self) -> None:
         case = Case(
-            "A", width=inches(30), depth=inches(24), edging="", inside=Bay(), fronts=FaceFronts(making=BARE, face=D)
+            "A",
+            width=inches(30),
+            depth=inches(24),
+            edging="",
+            inside=Bay(),
+            load="linen",
+            fronts=FaceFronts(making=BARE, face=D),
         )
         measured = {"A/drawer.opening/width": inches("28 7/16")}
         assembly = build(case, RACK, UNITS, measured)

@@ -86,7 +86,7 @@ class ByHand(unittest.TestCase):
         ({"face": D, "box": DrawerBox(along=2, across=1)}, {
             "drawer.along.1": ("21 7/32", "27 3/8"), "drawer.across.1": ("26 23/32", "27 3/8")}),
         # Undermount: inside 42 mm less than the opening, given as 1 11/16: 28 1/2 - 1 11/16 + 1 = 27 13/16; ends + 1/2.
-        ({"face": D, "slides": Undermount(inches("1 11/16"))}, {
+        ({"face": D, "slides": Undermount(inches("1 11/16"), length=inches(21))}, {
             "drawer.front": ("27 5/16", "28"), "drawer.side.left": ("21", "28")}),
         # Centre slide: 1/16 of play a side, 1/2 under the box: 28 3/8 wide; 29 - 1 high.
         ({"face": D, "slides": CentreMount(inches("1/16"), inches("3/4"))}, {

@@ -10,7 +10,10 @@ from typing import Any
 from ablebox.core.assembly.check import check
 from ablebox.core.cabinet.build import build
 from ablebox.core.cabinet.design import Case
+from ablebox.core.cabinet.kinds import starting_case
+from ablebox.core.case.base_casters import Casters
 from ablebox.core.case.base_feet import Feet
+from ablebox.core.case.base_hung import Hung
 from ablebox.core.case.inside.layout import Bay
 from ablebox.core.case.inside.shelves_on_pins import PinShelves
 from ablebox.core.fronts.cell.flap import Flap
@@ -61,12 +64,13 @@ class Slides(unittest.TestCase):
         self.assertEqual(check(assembly), [])
 
     def test_strong_ones_are_taken_for_what_is_heavy(self) -> None:
-        """Tools: 200 kg/m2 x 723.9 mm x 558.8 mm = 80.9 kg: the 100 lb pair of 22 in does not do, the heavy one does."""
+        """Tools: 200 kg/m2 x 723.9 mm x 558.8 mm = 80.9 kg, front and box of 3/4 and 1/2 ply 22.3 kg: the 100 lb pair of 22 in does not
+        do, the heavy one does."""
         case = Case("A", width=inches(30), depth=inches(24), edging="", inside=Bay(), load="heavy",
                     fronts=FaceFronts(making=BARE, face=D))  # fmt: skip
         heavy = bought(build(case, RACK, UNITS), "slides")
         self.assertEqual(heavy.name, "heavy side-mount slides 22 in, pairs")
-        self.assertIn("178 lb", heavy.why)
+        self.assertIn("228 lb", heavy.why)
         light = with_hardware(*(i for i in usual(System.INCH) if i.kind == "side-mount" and "heavy" not in i.name))
         self.assertIn("the strongest", bought(build(case, light, UNITS), "slides").lacks)
 
@@ -85,7 +89,7 @@ class Slides(unittest.TestCase):
     def test_a_slide_too_long_is_a_snag_with_a_fix(self) -> None:
         project = new_project()
         fronts = FaceFronts(face=D, slides=Undermount(length=inches(28)))
-        project = project.with_case(replace(project.cases[0], inside=Bay(), fronts=fronts))
+        project = project.with_case(replace(project.cases[0], inside=Bay(), fronts=fronts, load="linen"))
         found = next(snag for snag in snags(Made(project)) if snag.code == "hardware.lacks")
         assert found.fix is not None
         assert found.fix.project is not None
@@ -190,7 +194,7 @@ class Catalogue(unittest.TestCase):
         """Slides adopted in inches stay on the rack when the project is switched to millimetres."""
         project = rack_edits.with_hardware(new_project(), "side-mount slides 22 in, pairs", price=1_200)
         fronts = FaceFronts(face=Stack((D, PAIR), (inches(6), None)), box=DrawerBox())
-        project = project.with_case(replace(project.cases[0], inside=Bay(), fronts=fronts))
+        project = project.with_case(replace(project.cases[0], inside=Bay(), fronts=fronts, load="linen"))
         metric = replace(project, units=Units(System.MM))
         self.assertIn("side-mount slides 22 in, pairs", Made(metric).assemblies[0].hardware)
         self.assertIn("side-mount slides 22 in, pairs", Made(project).assemblies[0].hardware)
@@ -201,3 +205,30 @@ def _shell(rack: Any) -> Any:
     from ablebox.core.reckoning import Book
 
     return shell_of(Case("A", edging=""), rack, UNITS, Book("A/"), None)
+
+
+class Bears(unittest.TestCase):
+    """What stands under a case, under a flap, on slides: by weight, what is in it counted (common practice)."""
+
+    @rows(
+        (Casters(), "kitchen", ""),
+        (Casters(), "heavy", "its 4 casters bear 330 lb, one hanging free"),
+        (Feet(), "heavy", ""),
+    )
+    def test_casters_and_feet(self, kick: Any, load: str, words: str) -> None:
+        """Four casters of 110 lb, reckoned as three: 330 lb; feet of 130 lb each bear a case of 500 lb."""
+        case = replace(starting_case("A", "island", System.INCH), kick=kick, load=load, width=inches(36))
+        told = [s for s in snags(Made(replace(new_project(), cases=(case,)))) if s.code == "hardware.bears"]
+        self.assertEqual(bool(told), bool(words))
+        if words:
+            self.assertIn(words, told[0].sentence)
+
+    @rows(
+        ("up", False, 15, "3 kg"), ("up", False, 30, "5 kg"), ("down", False, 15, "5 kg"), ("down", True, 15, "10 kg")
+    )
+    def test_flaps(self, way: str, desk: bool, high: int, holds: str) -> None:
+        """A flap 30 in high pulls nearly twice as hard as one of 400 mm; one that is written on carries 25 kg more."""
+        case = Case("A", width=inches(24), height=inches(high), kick=Hung(), edging="", inside=Bay(),
+                    fronts=FaceFronts(making=BARE, face=Flap(way, desk)))  # fmt: skip
+        item = next(each for each in build(case, RACK, UNITS).bought if "supports" in each.name or "stays" in each.name)
+        self.assertIn(holds, item.name, item.why)

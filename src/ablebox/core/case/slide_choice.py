@@ -1,12 +1,13 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
 """Which slides a drawer or pull-out runs on: the longest on the rack that fits the depth and carries it.
 
-The load is the box's bottom times what stands on it, by the catalogue of loads; where the longest
+The load is the box's bottom times what stands on it, by the catalogue of loads, and box and front; where the longest
 slides do not carry it stronger ones do, even if they are up to 4 in (100 mm) shorter (common practice).
 """
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass
 
 from ..hardware import KINDS, Hardware
@@ -42,8 +43,9 @@ class SlideChoice:
 
 
 def choose_slides(
-    shell: Shell, kind: str, room: Length, width: Length, wanted: Length | None = None
-) -> SlideChoice | None:
+    shell: Shell, kind: str, room: Length, width: Length, wanted: Length | None = None,
+    dead: Callable[[Length], float] = lambda _: 0.0,
+) -> SlideChoice | None:  # fmt: skip
     """Return the slides that are chosen; ``None`` if even the shortest are too long.
 
     Args:
@@ -52,6 +54,7 @@ def choose_slides(
         room: the depth they have.
         width: of the opening.
         wanted: the length a person asked for; ``None`` for the longest that fits.
+        dead: what box and front on slides of a length weigh, in kg.
     """
     fitting = [item for item in shell.hardware(kind) if item.length <= room]
     if not fitting:
@@ -68,7 +71,7 @@ def choose_slides(
             lacks = f"{words} of {write(wanted, True)} are asked for and none are on the rack"
 
     def load(item: Hardware) -> float:
-        return _standing(shell) * width.mm * item.length.mm / 1e6
+        return _standing(shell) * width.mm * item.length.mm / 1e6 + dead(item.length)
 
     longest = max(item.length for item in fitting)
     near = [item for item in fitting if item.length >= longest - _SHORTER]

@@ -45,7 +45,7 @@ def upgraded_shop(shop: Any, version: int) -> Any:
     if version < 5:
         shop = _to_6(shop)
     if version < 6 and isinstance(shop.get("presets"), dict):
-        shop["presets"] = {name: _back_to_7(way) for name, way in shop["presets"].items()}
+        shop["presets"] = {name: _flaps_to_7(_back_to_7(way)) for name, way in shop["presets"].items()}
     for name in ("done", "held", "rests", "loose", "spaces", "strips"):
         shop.pop(name, None)
     return shop
@@ -331,8 +331,18 @@ def _to_7(project: dict[str, Any]) -> dict[str, Any]:
     """To codes that are given out: those of an old project are the ones its list had."""
     project["register"], project["given"] = {}, {}
     if isinstance(project.get("cases"), list):
-        project["cases"] = [_back_to_7(case) for case in project["cases"]]
+        project["cases"] = [_flaps_to_7(_back_to_7(case)) for case in project["cases"]]
     return project
+
+
+def _flaps_to_7(record: Any) -> Any:
+    """To flaps that say whether they are written on, wherever in a design."""
+    if isinstance(record, list):
+        return [_flaps_to_7(each) for each in record]
+    if isinstance(record, dict):
+        record = {name: _flaps_to_7(each) for name, each in record.items()}
+        return {**record, "desk": False} if record.get("school") == "flap" else record
+    return record
 
 
 def _back_to_7(way: Any) -> Any:

@@ -5,9 +5,13 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
+from ..assembly.fitting import FittingKind
 from ..cabinet.design import Case
 from ..cabinet.places import put
+from ..hardware import usual
+from ..materials import load_of
 from ..shop.made import Made
+from ..shop.weights import contents, kilograms
 from .snag import Check, Fix, Level, Snag
 
 
@@ -31,4 +35,28 @@ def _any_length(made: Made, case: Case, kind: str) -> Fix | None:
     return None
 
 
-CHECKS: tuple[Check, ...] = (hardware_lacking,)
+def stands_on_too_little(made: Made) -> Iterator[Snag]:
+    """What a case stands on bears it and what is in it; of casters one may hang free on an uneven floor (common practice)."""
+    known = {item.name: item for item in (*usual(made.units.system), *made.project.rack.hardware)}
+    weigh = made.units.weigh
+    for case, assembly in zip(made.project.cases, made.assemblies, strict=True):
+        under = [each for each in assembly.fittings if each.kind in (FittingKind.FOOT, FittingKind.CASTER)]
+        item = known.get(under[0].name) if under else None
+        if item is None or item.kilograms is None:
+            continue
+        rolls = under[0].kind is FittingKind.CASTER
+        bears = item.kilograms * (max(1, len(under) - 1) if rolls else len(under))
+        own, full = kilograms(made, assembly, counters=True), contents(made, assembly)
+        if own + full <= bears:
+            continue
+        how = f"its {len(under)} {'casters bear' if rolls else 'feet bear'} {weigh(bears)}"
+        if rolls:
+            how += ", one hanging free"
+        text = (
+            f"{case.letter}: it weighs {weigh(own)} and holds {weigh(full)} of {load_of(case.load).name}; {how}: take stronger ones, or "
+            "more cases."
+        )
+        yield Snag("hardware.bears", Level.WARN, text, case.letter)
+
+
+CHECKS: tuple[Check, ...] = (hardware_lacking, stands_on_too_little)

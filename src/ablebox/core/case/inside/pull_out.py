@@ -15,6 +15,7 @@ from ...assembly.role import PartKind, Side
 from ...fastening.occupied import Taken
 from ...hardware import Hardware
 from ...lengths import ZERO, Length, inches
+from ...materials import material
 from ..fields import check_names, count, size
 from ..runners import Hanging, Runner, hang_runners
 from ..shell import Shell, Work
@@ -54,7 +55,14 @@ class PullOut:
         if not self.count:
             return Work()
         shell, book = space.shell, space.shell.book
-        chosen = choose_slides(shell, _KIND, space.depth.length - self.setback - self.clear, space.width.length)
+        density = material(shell.goods.stuff).density
+        chosen = choose_slides(
+            shell,
+            _KIND,
+            space.depth.length - self.setback - self.clear,
+            space.width.length,
+            dead=lambda long: long.mm * space.width.length.mm * shell.thickness.length.mm * density * 1e-9,
+        )
         if chosen is None:
             least = shell.units.write(shortest(shell, _KIND), True)
             raise shell.refuse("pull-out shelf", f"the shortest slides are {least} long", "Make the case deeper.")

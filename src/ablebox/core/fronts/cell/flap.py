@@ -1,5 +1,9 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""A flap that lifts up or drops down; its supports are chosen by its weight."""
+"""A flap that lifts up or drops down; its supports are chosen by its weight and height, or by what stands on it.
+
+What a support says it holds is a flap 400 mm (16 in) high; a higher one counts as a heavier one. A flap used as a desk carries
+25 kg (55 lb), an arm and a book (common practice).
+"""
 
 from __future__ import annotations
 
@@ -9,10 +13,10 @@ from ...assembly.fitting import FittingKind
 from ...assembly.part import Face, Placed
 from ...assembly.role import PartKind
 from ...assembly.solid import Box
-from ...case.fields import check_names, one_of
+from ...case.fields import check_names, one_of, option
 from ...case.shell import Shell, Work
 from ...hardware import Hardware
-from ...lengths import millimetres
+from ...lengths import Length, millimetres
 from ..area import Area
 from ..attached import attach, beside, over
 from ..fit.choice import OwnFit
@@ -30,11 +34,13 @@ class Flap:
 
     Args:
         way: whether it lifts up or drops down.
+        desk: whether it is written on when it is down.
         making: how it is made.
         fit: how it meets the face.
     """
 
     way: str = one_of("opens", "up", {"up": "upwards", "down": "downwards"})
+    desk: bool = option("used as a desk", False)
     making: OwnMaking = field(default_factory=LikeDoors)
     fit: OwnFit = field(default_factory=LikeOthers)
 
@@ -55,7 +61,11 @@ class Flap:
         leaf = face.leaf(area, PartKind.FLAP, f"flap, opens {self.way}", making, level=True, made=made)
         work = making.build(shell, leaf)
         kilograms = weight(shell.rack, work.parts)
-        item, count, why, lacks = _supports(shell, "support-up" if self.way == "up" else "support-down", kilograms)
+        if self.way == "down" and self.desk:
+            kilograms += DESK
+        item, count, why, lacks = _supports(
+            shell, "support-up" if self.way == "up" else "support-down", kilograms, area.height.length
+        )
         hinges = 2 if area.width.length.mm < 900 else 3
         work.buy("hinges for flaps", hinges)
         work.buy(item.name, count, why, lacks)
@@ -109,15 +119,21 @@ class Flap:
 _IN, _ON, _WIDE, _DEEP = millimetres(100), millimetres(16), millimetres(60), millimetres(30)
 
 
-def _supports(shell: Shell, kind: str, kilograms: float) -> tuple[Hardware, int, str, str]:
+#: For what height a support's load is told, and what lies on a desk, in kg.
+RATED, DESK = millimetres(400), 25.0
+
+
+def _supports(shell: Shell, kind: str, kilograms: float, height: Length) -> tuple[Hardware, int, str, str]:
     """Return supports for a flap, how many, why, and what the rack lacks: the weakest one or two that hold it."""
+    weigh, high = shell.units.weigh, shell.units.write(height, True)
+    told = f"flap of {weigh(kilograms)}, {high} high"
+    kilograms *= max(1.0, height.mm / RATED.mm)
     items = sorted(shell.hardware(kind), key=lambda item: (item.carries or 0, item.name))
     for item in items:
         for count in (1, 2):
             if (item.kilograms or 0.0) * count >= kilograms:
-                return item, count, f"flap of {shell.units.weigh(kilograms)}", ""
+                return item, count, told, ""
     most = items[-1]
-    weigh = shell.units.weigh
     holds = weigh(2 * (most.kilograms or 0.0))
-    lacks = f"a flap weighs {weigh(kilograms)} and two of the strongest on the rack hold {holds}"
-    return most, 2, f"flap of {shell.units.weigh(kilograms)}", lacks
+    lacks = f"a {told} pulls like {weigh(kilograms)} and two of the strongest on the rack hold {holds}"
+    return most, 2, told, lacks

@@ -16,8 +16,10 @@ from ...case.shell import Work
 from ...case.slide_choice import choose_slides, shortest
 from ...hardware import KINDS
 from ...lengths import ZERO, Length, inches
+from ...materials import material
 from ...reckoning import Origin, leaf
 from ..drawer.slides import HungBox, Undermount
+from ..weight import weight
 from .context import FaceContext
 
 
@@ -79,7 +81,15 @@ def hang_box(
     side = box.side(shell)
     slides.check(shell, side.length)
     room = face.back - slides.behind - place.front
-    chosen = choose_slides(shell, slides.kind, room, opening.length, slides.length)
+    front = weight(shell.rack, (part for part in work.parts if part.stands == "front"))
+    wood, pane = (material(shell.rack.stock(code).stuff).density for code in (box.goods, box.bottom_goods))
+    thin = shell.rack.sheet_goods(box.bottom_goods).thickness.mm
+
+    def dead(long: Length) -> float:
+        around = 2 * (long.mm + opening.length.mm) * opening_high.length.mm * side.length.mm
+        return front + (around * wood + long.mm * opening.length.mm * thin * pane) * 1e-9
+
+    chosen = choose_slides(shell, slides.kind, room, opening.length, slides.length, dead)
     if chosen is None:
         least = write(shortest(shell, slides.kind), True)
         why = f"there are {write(room, True)} behind the front, the shortest {KINDS[slides.kind].words} are {least}"
