@@ -242,6 +242,13 @@ class EachSnag(unittest.TestCase):
             self.assertIs(snag.level, Level.STOP)
             self.assertRegex(snag.sentence, r"^A: [a-z].*\.$")
 
+    def test_a_back_of_half_an_inch_is_something_to_fasten_through(self) -> None:
+        """Thin backs carry no case; from 1/2 in stock on the back does, laid on or in rabbets (common practice)."""
+        for back in (LaidOnBack, RabbetedBack):
+            for goods, told in (("back", True), ("box", False)):
+                made = Made(_with(sound(), back=back(goods=goods, upper_rail=False)))
+                self.assertEqual("joint.no-rail" in {snag.code for snag in snags(made)}, told)
+
     def test_checks_are_listed_once(self) -> None:
         self.assertEqual(len(CHECKS), len(set(CHECKS)))
 

@@ -6,8 +6,9 @@ from __future__ import annotations
 from ..assembly.joint import Spacing, Way
 from ..assembly.part import Face
 from ..assembly.role import PartKind, Role
-from ..lengths import inches
+from ..lengths import inches, millimetres
 from ..reckoning import Reckoned
+from ..stock import Rack
 from .shell import Shell, Work
 
 BACK = Role(PartKind.BACK)
@@ -58,3 +59,12 @@ def clear_before(shell: Shell, *behind: Reckoned) -> Reckoned:
     depth = shell.book.named(total, "clear depth", "inside.depth")
     shell.need(depth.length, inches(1), "clear depth", "Make the case deeper or its stock thinner.")
     return depth
+
+
+#: From this on a back is something to fasten through (7/16 in, so that 1/2 in and 12 mm stock counts; common practice).
+THICK = millimetres(11)
+
+
+def is_thick(rack: Rack, goods: str) -> bool:
+    """Whether a back of a stock carries a case by itself."""
+    return rack.sheet_goods(goods).thickness >= THICK

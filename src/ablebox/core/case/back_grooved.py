@@ -13,6 +13,7 @@ from dataclasses import dataclass
 from ..assembly.part import CutKind, Face, Placed
 from ..lengths import ZERO, Length, inches, millimetres
 from ..reckoning import Reckoned
+from ..stock import Rack
 from .back import BACK, back_thickness, clear_before, nailed
 from .fields import option, size, stock
 from .rails import LOWER, UPPER, rails
@@ -39,7 +40,10 @@ class GroovedBack:
 
     words = "in a groove"
     over_edges = False
-    hangs = True
+
+    def hangs(self, rack: Rack) -> bool:
+        """Whether there is something to screw through to the wall: its hanging rails."""
+        return True
 
     def side_depth(self, shell: Shell) -> Reckoned:
         """Return the depth of the sides: all of the carcass'."""

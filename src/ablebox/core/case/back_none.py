@@ -10,6 +10,7 @@ from dataclasses import dataclass
 
 from ..lengths import Length, inches
 from ..reckoning import Reckoned
+from ..stock import Rack
 from .back import clear_before
 from .fields import option, size
 from .rails import inside_rails
@@ -33,8 +34,7 @@ class NoBack:
     words = "none"
     over_edges = False
 
-    @property
-    def hangs(self) -> bool:
+    def hangs(self, rack: Rack) -> bool:
         """Whether there is something to screw through to the wall."""
         return self.upper_rail
 

@@ -11,7 +11,8 @@ from dataclasses import dataclass
 from ..assembly.part import CutKind, Face, Placed
 from ..lengths import ZERO, Length, inches, millimetres
 from ..reckoning import Reckoned
-from .back import BACK, back_thickness, clear_before, nailed
+from ..stock import Rack
+from .back import BACK, back_thickness, clear_before, is_thick, nailed
 from .fields import option, size, stock
 from .rails import inside_rails
 from .shell import Lines, Shell, Work
@@ -40,10 +41,9 @@ class RabbetedBack:
     words = "in a rabbet"
     over_edges = False
 
-    @property
-    def hangs(self) -> bool:
-        """Whether there is something to screw through to the wall."""
-        return self.upper_rail
+    def hangs(self, rack: Rack) -> bool:
+        """Whether there is something to screw through to the wall: a rail, or a back that is thick enough itself."""
+        return self.upper_rail or is_thick(rack, self.goods)
 
     def side_depth(self, shell: Shell) -> Reckoned:
         """Return the depth of the sides: all of the carcass'."""

@@ -7,16 +7,13 @@ from dataclasses import dataclass
 
 from ..assembly.joint import Way
 from ..assembly.part import Face, Placed
-from ..lengths import millimetres
 from ..reckoning import Reckoned
-from .back import BACK, back_thickness, clear_before, screwed
+from ..stock import Rack
+from .back import BACK, THICK, back_thickness, clear_before, screwed
 from .fields import check_names, one_of, stock
 from .joint.butt import FASTENERS
 from .joint.fasten import butted
 from .shell import LEFT, RIGHT, Lines, Shell, Work
-
-#: Thinner backs hold no screws that carry a case (1/8 to 1/4 in backs carry no hanging load, common practice).
-LEAST = millimetres(11)
 
 
 @dataclass(frozen=True, slots=True)
@@ -33,10 +30,13 @@ class ThickBack:
 
     words = "thick, between the sides"
     over_edges = False
-    hangs = True
 
     def __post_init__(self) -> None:
         check_names(self)
+
+    def hangs(self, rack: Rack) -> bool:
+        """Whether there is something to screw through to the wall: the back itself."""
+        return True
 
     def side_depth(self, shell: Shell) -> Reckoned:
         """Return the depth of the sides: all of the carcass'."""
@@ -59,7 +59,7 @@ class ThickBack:
         thickness = back_thickness(shell, self.goods)
         shell.need(
             thickness.length,
-            LEAST,
+            THICK,
             "thickness of the structural back",
             "Take thicker stock, or a thin back with rails.",
         )

@@ -5,7 +5,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
 
-from ..lengths import ZERO
+from ..lengths import millimetres
 from ..project.placed import FILLER
 from ..reckoning import Book, Origin, Reckoned, leaf
 from ..run.space import RunSpace, SpaceKind
@@ -13,6 +13,9 @@ from ..stock import Grain, Rack
 from ..units import Units
 from .bare import bare_part
 from .listing import Part
+
+#: What is narrower is no part one could cut; the gap is caulked, or lost in the scribe (common practice).
+THIN = millimetres(3)
 
 
 def filler_parts(spaces: Sequence[RunSpace], widths: Mapping[int, Reckoned], rack: Rack, units: Units) -> list[Part]:
@@ -27,7 +30,7 @@ def filler_parts(spaces: Sequence[RunSpace], widths: Mapping[int, Reckoned], rac
     found: list[Part] = []
     for number, space in enumerate(spaces, start=1):
         width = widths.get(number)
-        if space.kind is SpaceKind.FILLER and space.goods and width is not None and width.length > ZERO:
+        if space.kind is SpaceKind.FILLER and space.goods and width is not None and width.length >= THIN:
             found.append(_part(len(found) + 1, number, space, width, rack, units))
     return found
 

@@ -56,7 +56,7 @@ def narrow_rail(made: Made) -> Iterator[Snag]:
     """The case hangs on its rail; screws want 3 to 4 in of it (common practice)."""
     for case in made.project.cases:
         found = choice(made.project, f"{case.letter}/back.rail")
-        if found is None or found.value is None or found.value >= _LEAST_RAIL or not case.back.hangs:
+        if found is None or found.value is None or found.value >= _LEAST_RAIL or not case.back.hangs(made.project.rack):
             continue
         write = made.units.write
         text = (
@@ -70,7 +70,7 @@ def narrow_rail(made: Made) -> Iterator[Snag]:
 def nothing_to_fasten(made: Made) -> Iterator[Snag]:
     """A case is fastened through rails, a thick back or a stretcher on edge; a hung one must be."""
     for case in made.project.cases:
-        if case.back.hangs or case.top.nailer:
+        if case.back.hangs(made.project.rack) or case.top.nailer:
             continue
         hung = isinstance(case.kick, Hung)
         text = f"{case.letter}: nothing to screw to the wall through: give its back a rail under the top."

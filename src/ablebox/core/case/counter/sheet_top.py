@@ -126,6 +126,7 @@ class _Builder:
         self._slab(length, depth, z)
         z = z + self.t.length
         if top.splash:
+            shell.need(top.splash, inches("1/2"), "height of the splash", "Make it higher, or leave it out with 0.")
             high = book.chosen(top.splash, "height of the splash", "counter.splash")
             wide = book.named(high, "splash, width", "splash/width")
             long = book.named(length, "splash, length", "splash/length")
