@@ -302,6 +302,36 @@ class AlongARun(unittest.TestCase):
         self.assertEqual(Made(after).flaws, [])
 
 
+class NothingMovesUnasked(unittest.TestCase):
+    def test_a_base_made_higher_pushes_nothing_that_hangs_along_the_wall(self) -> None:
+        """Bases 34 1/2 under wall cases at 54: whatever height the bases get, the wall cases stay; in each other they are told."""
+        bases = [case(letter, width=inches(30)) for letter in "AB"]
+        hung = [case(letter, "wall", width=inches(30)) for letter in "CD"]
+        for high, told in (("34 1/2", 0), ("34 9/16", 0), ("53 15/16", 0), ("54 1/16", 1), ("60", 1)):
+            project = run(replace(bases[0], height=inches(high), depth=inches(31)), bases[1], *hung)
+            made = Made(project)
+            self.assertEqual([place.x for place in made.line(1, True).places], [ZERO, inches(30)], high)
+            self.assertEqual([p.letter for p in made.line(1, True).places], ["C", "D"])
+            self.assertEqual(len(coded(project, "clash.cases")), told, high)
+        self.assertIn("Hang C at 60", coded(project, "clash.cases")[0].fix.title)  # type: ignore[union-attr]
+
+    def test_two_stiles_in_one_place_are_told(self) -> None:
+        """Both stand 3/4 proud of sides that touch: each is where the other is."""
+        frame = FaceFrame(left=Stile(inches(2), inches("3/4")), right=Stile(inches(2), inches("3/4")))
+        cases = [case(letter, width=inches(30), frame=frame, fronts=FaceFronts(Overlay())) for letter in "AB"]
+        (told,) = coded(run(*cases), "clash.cases")
+        self.assertIn("A's right stile and B's left stile are in one place, by 1 1/2 in", told.sentence)
+
+    def test_a_gap_at_the_end_of_a_row_is_seen_and_cases_by_themselves_are_nobodys_neighbours(self) -> None:
+        for gap, seen in (("1/2", False), ("1", True), ("2", True)):
+            wide = case("A", width=inches(120) - inches(gap) - inches("1/2"))
+            project = run(wide, left=End.WALL, right=End.WALL)
+            self.assertEqual(Made(project).ends["A"]["right"].seen, seen, gap)
+        lone = [case(letter, in_alcove=False, width=inches(20)) for letter in "AB"]
+        made = Made(run(*lone))
+        self.assertEqual([[each.letter for each in row] for row in made.rows], [["A"], ["B"]])
+
+
 class Reach(unittest.TestCase):
     def test_an_outlet_behind_a_drawer_is_told_and_one_behind_a_door_is_not(self) -> None:
         for kind, told in (("drawers", True), ("base", False)):

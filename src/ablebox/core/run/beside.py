@@ -1,5 +1,5 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""Who stands beside whom: cases that touch in a run, and free-standing ones in the order they were drawn."""
+"""Who stands beside whom: cases that touch in a run; cases by themselves are nobody's neighbour."""
 
 from __future__ import annotations
 
@@ -22,5 +22,5 @@ def rows(cases: Sequence[Case], lines: Sequence[Line]) -> list[list[Case]]:
                 found[-1].append(by_letter[place.letter])
             if place.panels[1] or not place.letter:
                 found.append([])
-    found.append([case for case in cases if not case.in_alcove])
+    found += [[case] for case in cases if not case.in_alcove]
     return [row for row in found if row]

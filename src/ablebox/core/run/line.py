@@ -22,7 +22,7 @@ from .space import RunSpace
 from .taken import Panels, taken, width_of_space
 
 #: What is left of a wall beside the last case that nobody scribes any more: its end is seen from there (common practice).
-GAP = inches(2)
+GAP = inches(1)
 
 
 def lines(
@@ -110,7 +110,7 @@ def _line(
     for each in tall:
         if usable is not None:
             usable = _usable(room, upper, usable - each)
-    short = usable is not None and total is not None and usable.length - total.length > GAP
+    short = usable is not None and total is not None and usable.length - total.length >= GAP
     open_left, open_right = room.wall.left is End.OPEN, room.wall.right is End.OPEN or short
     return Line(room.number, upper, tuple(places), total, usable, open_left, open_right), own
 

@@ -30,6 +30,11 @@ def hangs(case: Case) -> bool:
     return isinstance(case.kick, Hung)
 
 
+def is_tall(case: Case) -> bool:
+    """Whether a case is one nothing hangs over: more than twice as high as it is deep (common practice)."""
+    return case.height > case.depth * 2
+
+
 def lowest(cases: Iterable[Case | None]) -> Length | None:
     """Return how high the lowest hung case hangs; ``None`` if none does."""
     return min((case.hang for case in cases if case is not None and hangs(case)), default=None)
@@ -38,7 +43,8 @@ def lowest(cases: Iterable[Case | None]) -> Length | None:
 def members(wall: int, cases: Sequence[Case], spaces: Sequence[RunSpace], upper: bool) -> list[Member]:
     """Return the members of a run of a wall, in order: cases as they stand in the project, each after the spaces before it.
 
-    Beside what hangs, a case that stands on the floor counts as far as it is higher than the lowest hung one.
+    Beside what hangs, a tall case that stands on the floor counts as far as it is higher than the lowest hung one. One that is not
+    tall never pushes what hangs aside, however high it is made: it would stand in it then, which is told.
     """
     standing = [case for case in cases if case.in_alcove and case.wall == wall]
     own = [(i, s) for i, s in enumerate(spaces, start=1) if s.wall == wall and s.upper is upper]
@@ -46,6 +52,6 @@ def members(wall: int, cases: Sequence[Case], spaces: Sequence[RunSpace], upper:
     found: list[Member] = []
     for case in standing:
         found += [Member(None, i) for i, space in own if space.before == case.letter]
-        if hangs(case) is upper or (upper and low is not None and case.height > low):
+        if hangs(case) is upper or (upper and low is not None and is_tall(case) and case.height > low):
             found.append(Member(case))
     return found + [Member(None, i) for i, space in own if space.before not in letters]

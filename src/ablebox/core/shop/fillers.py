@@ -16,6 +16,7 @@ from ..assembly.role import PartKind, Role, Side
 from ..case.shell import LEFT, RIGHT
 from ..fastening.lay_out import Layer, Shop
 from ..lengths import ZERO
+from ..parts.fillers import THIN
 from ..reckoning import leaf
 from ..run.place import Place
 from ..run.space import RunSpace, SpaceKind
@@ -35,7 +36,7 @@ def screwed_to(
         rack: the stock.
         shop: what fasteners are chosen from.
     """
-    if space.kind is not SpaceKind.FILLER or not space.goods or filler.width.length <= ZERO:
+    if space.kind is not SpaceKind.FILLER or not space.goods or filler.width.length < THIN:
         return
     right = filler.x > case.x
     if case.panels[1 if right else 0]:

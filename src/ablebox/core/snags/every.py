@@ -11,6 +11,7 @@ from ..shop.made import Made
 from . import (
     appliance,
     built,
+    clashes,
     cut_pieces,
     diagonal,
     ends,
@@ -34,7 +35,7 @@ from . import (
 from .snag import Check, Fix, Snag
 
 CHECKS: tuple[Check, ...] = (
-    *fit.CHECKS, *wide.CHECKS, *built.CHECKS, *stock.CHECKS, *joints.CHECKS, *neighbours.CHECKS, *hanging.CHECKS, *fastened.CHECKS, *fronts.CHECKS,
+    *fit.CHECKS, *wide.CHECKS, *built.CHECKS, *clashes.CHECKS, *stock.CHECKS, *joints.CHECKS, *neighbours.CHECKS, *hanging.CHECKS, *fastened.CHECKS, *fronts.CHECKS,
     *opening.CHECKS, *hardware.CHECKS, *appliance.CHECKS, *grain.CHECKS, *cut_pieces.CHECKS, *held.CHECKS, *saw.CHECKS, *ends.CHECKS, *diagonal.CHECKS, *sag.CHECKS, *readings.CHECKS, *room.CHECKS,
 )  # fmt: skip
 
