@@ -88,7 +88,9 @@ class Boards(unittest.TestCase):
         """Stiles of 30 1/2 from boards of 31 1/2: too short once 1 1/4 is cut longer for planing (an inch an end is not asked here)."""
         project = new_project()
         (boards,) = project.rack.boards
-        short = replace(boards, boards=(replace(boards.boards[2], length=inches("31 1/2")),), extra_length=inches(extra))
+        short = replace(
+            boards, boards=(replace(boards.boards[2], length=inches("31 1/2")),), extra_length=inches(extra)
+        )
         project = replace(project, rack=replace(project.rack, boards=(short,)))
         made = Made(project.with_case(replace(project.cases[0], frame=FaceFrame(), inside=Bay())))
         self.assertEqual("stock.short-board" in {snag.code for snag in snags(made)}, told)
@@ -98,7 +100,9 @@ class Sawing(unittest.TestCase):
     """One sheet of 96 x 48 with 1/4 trimmed off each edge and a kerf of 1/8: 60 x 20 and 30 x 20 beside each other, 90 x 12 over them."""
 
     def setUp(self) -> None:
-        pieces = tuple(Piece(code, long * IN, wide * IN) for code, long, wide in (("a", 60, 20), ("b", 30, 20), ("c", 90, 12)))
+        pieces = tuple(
+            Piece(code, long * IN, wide * IN) for code, long, wide in (("a", 60, 20), ("b", 30, 20), ("c", 90, 12))
+        )
         problem = Problem(pieces, (Supply("sheet", 96 * IN, 48 * IN),), IN // 8, IN // 4)
         self.plan = last(problem, 60)
 

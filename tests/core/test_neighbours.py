@@ -312,15 +312,28 @@ class NothingMovesUnasked(unittest.TestCase):
             made = Made(project)
             self.assertEqual([place.x for place in made.line(1, True).places], [ZERO, inches(30)], high)
             self.assertEqual([p.letter for p in made.line(1, True).places], ["C", "D"])
-            self.assertEqual(len(coded(project, "clash.cases")), told, high)
-        self.assertIn("Hang C at 60", coded(project, "clash.cases")[0].fix.title)  # type: ignore[union-attr]
+            self.assertEqual(len(coded(project, "fit.through")), told, high)
+            self.assertEqual(coded(project, "clash"), [])
 
-    def test_two_stiles_in_one_place_are_told(self) -> None:
-        """Both stand 3/4 proud of sides that touch: each is where the other is."""
+    def test_stiles_that_stand_proud_take_room_of_the_run(self) -> None:
+        """Both stand 3/4 proud of sides of 30: 31 1/2 of the run each; at a wall (the left one) it is scribed into what is left free."""
         frame = FaceFrame(left=Stile(inches(2), inches("3/4")), right=Stile(inches(2), inches("3/4")))
         cases = [case(letter, width=inches(30), frame=frame, fronts=FaceFronts(Overlay())) for letter in "AB"]
-        (told,) = coded(run(*cases), "clash.cases")
-        self.assertIn("A's right stile and B's left stile are in one place, by 1 1/2 in", told.sentence)
+        made = Made(run(*cases))
+        self.assertEqual([place.width.length for place in made.line(1).places], [inches("31 1/2")] * 2)
+        self.assertEqual(coded(run(*cases), "clash"), [])
+        walled = Made(run(*cases, left=End.WALL, right=End.WALL))
+        self.assertEqual([place.width.length for place in walled.line(1).places], [inches("30 3/4"), inches("31 1/2")])
+
+    def test_a_bridge_inside_the_top_below_it_is_told(self) -> None:
+        """A top of 3/4 on strips of 3/4 on a desk of 28 1/2 reaches 30; a case hung at 28 3/4 over it stands 1 1/4 in it."""
+        desk = case("A", "desk", width=inches(40), counter=SheetTop())
+        bridge = case("B", "over", width=inches(40), hang=inches("28 3/4"))
+        (told,) = coded(run(desk, bridge), "clash.cases")
+        self.assertIn("A's counter and B's", told.sentence)
+        self.assertIn("by 1 1/4 in", told.sentence)
+        assert told.fix is not None
+        self.assertEqual(told.fix.title, "Hang B at 30")
 
     def test_a_gap_at_the_end_of_a_row_is_seen_and_cases_by_themselves_are_nobodys_neighbours(self) -> None:
         for gap, seen in (("1/2", False), ("1", True), ("2", True)):

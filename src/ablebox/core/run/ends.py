@@ -55,13 +55,9 @@ def ends(cases: Sequence[Case], spaces: Sequence[RunSpace], walls: Sequence[Meas
                     side: _in_the_corner(member.case, side) or _beside(room, row, at + step, member.case, side, spaces)
                     for side, step in zip(SIDES, (-1, 1), strict=True)
                 }
-    free = [case for case in cases if not case.in_alcove]
-    for at, case in enumerate(free):
-        both = free[at - 1] if at else None, free[at + 1] if at + 1 < len(free) else None
-        found[case.letter] = {
-            side: _case(case, other) if other is not None else Beside(None, "where it stands free", True)
-            for side, other in zip(SIDES, both, strict=True)
-        }
+    for case in cases:
+        if not case.in_alcove:
+            found[case.letter] = {side: Beside(None, "where it stands free", True) for side in SIDES}
     return found
 
 

@@ -21,7 +21,7 @@ class Place:
         low: its lower edge over the floor.
         high: its upper edge over the floor.
         depth: how deep it is.
-        panels: what end panels at its left and its right take of its width.
+        panels: what end panels, or stiles that stand proud, at its left and its right take of its width.
     """
 
     letter: str

@@ -15,6 +15,7 @@ from ..cabinet.design import Case
 from ..case.frame.face_frame import FaceFrame, Stile
 from ..case.plan_straight import Straight
 from ..lengths import ZERO, Length, inches
+from ..reckoning import Origin, Reckoned, leaf
 from .ends import SIDES, Beside, Ends
 
 #: A stile stands out by this much at most; a wall that is farther out takes a filler.
@@ -39,6 +40,25 @@ def following(case: Case, beside: Ends, spare: Length, panels: Mapping[str, Leng
         _stile(case, frame, side, beside[case.letter][side], spare, panels.get(side, ZERO)) for side in SIDES
     )
     return replace(case, frame=replace(frame, left=left, right=right))
+
+
+def stands_proud(case: Case, beside: Ends) -> dict[str, Reckoned]:
+    """Return by how much the stiles of a case stand proud of its sides where that takes room of the run, by side.
+
+    Not at a wall, where it is scribed into what is left free; nor over the side of a neighbour that counts on it; nor where stiles
+    follow, whose panel takes that room.
+    """
+    frame, found = case.frame, {}
+    if not isinstance(frame, FaceFrame) or frame.follow or case.letter not in beside or not case.in_alcove:
+        return {}
+    for side, other_side in zip(SIDES, reversed(SIDES), strict=True):
+        own, there = getattr(frame, side), beside[case.letter][side]
+        other = there.case.frame if there.case is not None else None
+        shared = isinstance(other, FaceFrame) and getattr(other, other_side).neighbours
+        if own.proud and not own.neighbours and not there.wall and not shared:
+            key = f"{case.letter}/frame.{side}.proud"
+            found[side] = leaf(own.proud, f"{case.letter}'s {side} stile, proud of its side", key, Origin.CHOICE)
+    return found
 
 
 def _stile(case: Case, frame: FaceFrame, side: str, there: Beside, spare: Length, panel: Length) -> Stile:

@@ -30,7 +30,7 @@ Panels = Mapping[str, Mapping[str, Reckoned]]
 
 
 def taken(case: Case, widths: Mapping[str, Reckoned], panels: Panels) -> Reckoned:
-    """Return what a case takes of the run: its width, or its depth where it stands turned; end panels with it."""
+    """Return what a case takes of the run: its width, or its depth where it stands turned; end panels and proud stiles with it."""
     own = _of_case(case, widths)
     added = panels.get(case.letter)
     if not added:

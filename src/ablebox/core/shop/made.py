@@ -38,7 +38,7 @@ from ..run.counters import under as lies_on
 from ..run.ends import SIDES, beyond, ends, look, panels
 from ..run.line import lines
 from ..run.place import Line, Place
-from ..run.stiles import following
+from ..run.stiles import following, stands_proud
 from ..stock import Goods, Grain, Offcuts, Saw, SawStyle, Sheet
 from ..units import Units
 from .grain_blocks import grain_blocks
@@ -134,12 +134,15 @@ class Made:
         return following(case, self.ends, spare, thick)
 
     def _panels(self) -> dict[str, dict[str, Reckoned]]:
-        """Return the thickness of the end panels each case gets, by its letter and the side."""
+        """Return what each case takes of the run beyond its sides, by its letter and the side: end panels, or stiles that stand proud."""
         found, rack = {}, self.project.rack
         for case in self.project.cases:
-            own = panels(case, self.ends)
+            own = {side: end.thickness(rack, self.units) for side, end in panels(case, self.ends).items()}
+            for side, proud in stands_proud(case, self.ends).items():
+                if side not in own or proud.length > own[side].length:
+                    own[side] = proud
             if own:
-                found[case.letter] = {side: end.thickness(rack, self.units) for side, end in own.items()}
+                found[case.letter] = own
         return found
 
     def assembly(self, letter: str) -> Assembly:

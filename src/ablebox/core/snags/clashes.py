@@ -35,7 +35,7 @@ def stand_in_each_other(made: Made) -> Iterator[Snag]:
         solid = {letter: _parts(made, place) for letter, place in there.items()}
         around = {letter: _around(parts) for letter, parts in solid.items() if parts}
         for one, two in combinations(around, 2):
-            if not around[one].meets(around[two]):
+            if not around[one].meets(around[two]) or _told_already(there[one], there[two]):
                 continue
             met = _met(solid[one], solid[two])
             if met is None:
@@ -47,6 +47,12 @@ def stand_in_each_other(made: Made) -> Iterator[Snag]:
                 f"{made.units.write(size, True)}: move one of the cases, or make that smaller."
             )
             yield Snag("clash.cases", Level.STOP, text, one, f"{one}/width", _higher(made, one, two, around))
+
+
+def _told_already(one: Place, two: Place) -> bool:
+    """Whether the cases themselves take the same room of the wall, which the run tells."""
+    across = min(one.end, two.end) > max(one.x, two.x)
+    return across and min(one.high, two.high) > max(one.low, two.low)
 
 
 def _higher(made: Made, one: str, two: str, around: dict[str, Box]) -> Fix | None:

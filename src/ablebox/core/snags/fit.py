@@ -120,18 +120,20 @@ def _clear_of(made: Made, hung: Place, stands: Place) -> Fix | None:
 
 
 def through_the_mouth(made: Made) -> Iterator[Snag]:
-    """Each case in an alcove goes in through the mouth, front to back."""
+    """Each case in an alcove goes in through the mouth, front to back, its stiles that stand proud with it."""
     for case in made.project.cases:
         mouth = made.rooms[case.wall - 1].mouth
-        width = made.assembly(case.letter).outside[0].length
+        proud = sum(made.assembly(case.letter).proud, ZERO)
+        width = made.assembly(case.letter).outside[0].length + proud
         if mouth is not None and case.in_alcove and width > mouth.length:
             most = made.units.whole_steps(mouth.length)
             text = (
                 f"{case.letter}: {made.units.write(width)} wide, the mouth is {made.units.write(mouth.length)}: "
                 f"take off what narrows the mouth, or build it {made.units.write(most)} or less."
             )
-            after = _with_width(made.project, case, most)
-            fix = Fix(f"Make {case.letter} {made.units.write(most)} wide", after)
+            carcass = most - proud
+            after = _with_width(made.project, case, carcass) if carcass > ZERO else None
+            fix = Fix(f"Make {case.letter} {made.units.write(carcass)} wide", after) if after is not None else None
             yield Snag("fit.mouth", Level.STOP, text, case.letter, f"{case.letter}/width", fix)
 
 
