@@ -15,15 +15,17 @@ from ablebox.core.case.back_rabbeted import RabbetedBack
 from ablebox.core.case.base_frame import BaseFrame
 from ablebox.core.case.bottom import Bottom
 from ablebox.core.case.frame.face_frame import FaceFrame, Stile
-from ablebox.core.case.inside.layout import Bay
+from ablebox.core.case.inside.layout import Bay, Columns
 from ablebox.core.case.inside.shelves_on_pins import PinShelves
 from ablebox.core.case.joint.butt import Butt
 from ablebox.core.case.joint.rabbet import Rabbet
 from ablebox.core.case.top_full import FullTop
 from ablebox.core.errors import AbleBoxError
+from ablebox.core.fronts.cell.door import Door
 from ablebox.core.fronts.cell.drawer import Drawer
-from ablebox.core.fronts.face import FaceFronts
+from ablebox.core.fronts.face import FaceFronts, Line
 from ablebox.core.fronts.fit.full_overlay import FullOverlay
+from ablebox.core.fronts.fit.overlay import Overlay
 from ablebox.core.lengths import inches, millimetres
 from ablebox.core.project.choices import choice
 from ablebox.core.project.tree import DonePiece, HeldPiece, HeldSheet, Project, new_project
@@ -137,6 +139,13 @@ def _obstacle(project: Project, kind: str, deal: Deal, **sizes: object) -> Proje
     return project.with_wall(1, replace(project.wall(1), obstacles=(there,)))
 
 
+def _uneven_frame(project: Project) -> Project:
+    """A frame divided in the middle before a partition 10 in from the left side."""
+    inside = Columns((Bay(), Bay()), (inches(10), None))
+    fronts = FaceFronts(Overlay(), face=Line((Door("left"), Door("right")), (None, None)))
+    return _with(project, frame=FaceFrame(), inside=inside, fronts=fronts)
+
+
 def _deep_stove(project: Project) -> Project:
     stove = RunSpace(1, "", SpaceKind.APPLIANCE, "stove", inches(10), inches(36), inches(30), behind=inches(1))
     return replace(_width(project, "12"), spaces=(stove,))
@@ -206,6 +215,7 @@ class EachSnag(unittest.TestCase):
             "longer than the longest rip",
             False,
         ),
+        (_uneven_frame, "frame.beside", Level.WARN, "the partition behind it shows", False),
         (_deep_stove, "room.stands-out", Level.NOTE, "30 deep and 1 of air behind it stands 7 3/4 before", False),
     )
     def test_it_is_found_and_its_fix_mends_it(self, change, code, level, words, fixed) -> None:  # type: ignore[no-untyped-def]

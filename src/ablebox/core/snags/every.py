@@ -17,6 +17,7 @@ from . import (
     ends,
     fastened,
     fit,
+    frames,
     fronts,
     grain,
     hanging,
@@ -35,7 +36,7 @@ from . import (
 from .snag import Check, Fix, Snag
 
 CHECKS: tuple[Check, ...] = (
-    *fit.CHECKS, *wide.CHECKS, *built.CHECKS, *clashes.CHECKS, *stock.CHECKS, *joints.CHECKS, *neighbours.CHECKS, *hanging.CHECKS, *fastened.CHECKS, *fronts.CHECKS,
+    *fit.CHECKS, *wide.CHECKS, *built.CHECKS, *clashes.CHECKS, *stock.CHECKS, *joints.CHECKS, *neighbours.CHECKS, *hanging.CHECKS, *fastened.CHECKS, *fronts.CHECKS, *frames.CHECKS,
     *opening.CHECKS, *hardware.CHECKS, *appliance.CHECKS, *grain.CHECKS, *cut_pieces.CHECKS, *held.CHECKS, *saw.CHECKS, *ends.CHECKS, *diagonal.CHECKS, *sag.CHECKS, *readings.CHECKS, *room.CHECKS,
 )  # fmt: skip
 
