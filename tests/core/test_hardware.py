@@ -117,6 +117,21 @@ class Hinges(unittest.TestCase):
         small = bought(built(hinge=CupHinge(millimetres(26))), "hinges")
         self.assertIn("no hinge on the rack has one", small.lacks)
 
+    @rows(
+        (15.0, "20", 4, ""),
+        (15.0, "30", 4, ""),
+        (22.0, "20", 5, ""),
+        (45.0, "20", 5, "wants 8 hinges"),
+        (26.0, "36", 5, "36 in wide, wants 7"),
+    )
+    def test_five_at_most_and_more_is_told(self, kilograms: float, wide: str, count: int, lacks: str) -> None:
+        """One for each 7 kg beyond the first, a door of 36 in as if it weighed half more; more than five share no load (common practice)."""
+        shell = _shell(RACK)
+        chosen = choose_hinges(shell, CupHinge(), millimetres(16), False, inches(30), kilograms, inches(wide))
+        self.assertEqual(chosen.count, count)
+        self.assertIn(lacks, chosen.lacks)
+        self.assertEqual(bool(lacks), bool(chosen.lacks))
+
     def test_each_carries_what_it_says(self) -> None:
         """A door of 15 kg: two by its height; 1 + 15/7 with the usual ones, 1 + 15/20 with strong ones."""
         counts = []

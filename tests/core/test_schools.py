@@ -200,7 +200,7 @@ class WorkedByHand(unittest.TestCase):
 
     def test_one_base_frame_under_two_cases_and_one_stile_over_two_sides(self) -> None:
         project = new_project()
-        first = replace(project.cases[0], follows=False, width=inches(24), in_alcove=False, kick=BaseFrame())
+        first = replace(project.cases[0], follows=False, width=inches(24), kick=BaseFrame())
         frame = FaceFrame(right=Stile(inches("1 1/2"), inches("3/4")))
         other = FaceFrame(left=Stile(inches("3/4"), neighbours=True))
         cases = (
