@@ -61,14 +61,14 @@ def _behind(inside: Any, need: Length) -> Any:
     if not is_dataclass(inside) or isinstance(inside, (type, Length)):
         return inside
     changes: dict[str, Any] = {}
-    for each in fields(inside):
-        value = getattr(inside, each.name)
-        if each.name == "setback" and isinstance(value, Length):
-            changes[each.name] = max(value, need)
-        elif each.name == "setbacks":
+    for name in (each.name for each in fields(inside)):
+        value = getattr(inside, name)
+        if name == "setback" and isinstance(value, Length):
+            changes[name] = max(value, need)
+        elif name == "setbacks":
             count = len(inside.bays) - 1 if isinstance(inside, Rows) else len(value)
             known = (*value, *([ZERO] * count))[:count]
-            changes[each.name] = tuple(max(own, need) for own in known)
+            changes[name] = tuple(max(own, need) for own in known)
         else:
-            changes[each.name] = _behind(value, need)
+            changes[name] = _behind(value, need)
     return replace(inside, **changes)
