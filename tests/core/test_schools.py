@@ -291,7 +291,7 @@ class Shaped(unittest.TestCase):
 class AnyMixture(unittest.TestCase):
     def test_thousands_of_random_mixtures_go_together(self) -> None:
         good = 0
-        for seed in range(2_000):
+        for seed in range(1_500):
             rng = Random(seed)
             case, rack = any_case(rng), random_rack(rng)
             try:

@@ -35,6 +35,7 @@ from ..desk import Desk
 from ..qt_canvas import draw_text, text_width
 from ..widgets.drawing_view import DrawingView
 from ..widgets.school_form import SchoolForm
+from ..widgets.scroll_page import ScrollPage
 from ..widgets.words import Words
 from .loose_tape import add_loose
 from .parts_model import ALIGN_RIGHT, COLUMNS, PartsModel
@@ -135,7 +136,11 @@ class PartsStage(Stage):
         self._lines = QVBoxLayout(self._notes)
         self._lines.setContentsMargins(8, 10, 0, 0)
         self._lines.setSpacing(1)
-        lower.addWidget(self._notes, 2)
+        # Long lists of work scroll, so that the table keeps its room.
+        self._notes.setObjectName("stage")
+        page = ScrollPage()
+        page.setWidget(self._notes)
+        lower.addWidget(page, 2)
         split.addWidget(bench)
         split.setSizes([290, 300])
         self.body.addWidget(split, 1)

@@ -160,6 +160,9 @@ def add_line(desk: Desk, column: QVBoxLayout, line: Line) -> None:
             words, wanted = f"case {place.letter}", {"case": place.letter, "number": ""}
         else:
             words, wanted = desk.document.project.spaces[place.space - 1].name, {"number": f"space/{place.space}.width"}
+        if any(place.panels) or (place.space and desk.document.project.spaces[place.space - 1].air):
+            # What it takes of the run is more than it is wide itself, which is another number with its own name.
+            words = place.width.label
         row.addWidget(LinkWords(words, lambda wanted=wanted: desk.selection.select(**wanted), 15), 1)
         row.addWidget(Words(write(place.width.length), 16, True, align="right"))
         column.addLayout(row)
