@@ -14,6 +14,8 @@ import numpy as np
 from scipy.optimize import linprog
 
 from ablebox.core.assembly.check import check
+from ablebox.core.assembly.fastener import FastenerKind
+from ablebox.core.assembly.fitting import FittingKind
 from ablebox.core.assembly.footprint import Slant, apart, bounds, span_at
 from ablebox.core.assembly.part import Assembly
 from ablebox.core.assembly.turned import seen_from
@@ -41,7 +43,7 @@ from ablebox.core.fronts.cell.pair import Pair
 from ablebox.core.fronts.face import FaceFronts
 from ablebox.core.fronts.fit.inset_fit import Inset
 from ablebox.core.fronts.fit.overlay import Overlay
-from ablebox.core.lengths import ZERO, Length, inches
+from ablebox.core.lengths import ZERO, Length, inches, millimetres
 from ablebox.core.parts.words import lines
 from ablebox.core.project.run_edits import put_in
 from ablebox.core.project.tree import Project, first_rack, new_project
@@ -136,6 +138,25 @@ class WorkedByHand(unittest.TestCase):
         for top in (SheetTop(sink_at=inches(12)), SheetTop(left=inches(1)), SheetTop(front=inches(11))):
             with self.assertRaises(SizeImpossible):
                 built(corner(counter=top))
+
+    @rows(("diagonal", System.INCH), ("diagonal", System.MM), ("diagonal-wall", System.INCH))
+    def test_doors_across_the_corner_hang_on_plates_on_the_sides(self, kind: str, system: System) -> None:
+        """A plate beside each cup, on a line 37 mm behind the side's inner front edge, its screws 32 mm apart (common practice)."""
+        made = Made(replace(new_project(system), cases=(starting_case("A", kind, system),)))
+        assembly = made.assembly("A")
+        self.assertEqual((made.findings("A"), assembly.wanting), ([], ()))
+        count = {
+            kind: sum(each.kind is kind for each in assembly.fittings)
+            for kind in (FittingKind.HINGE_CUP, FittingKind.HINGE_PLATE)
+        }
+        self.assertEqual(count[FittingKind.HINGE_CUP], count[FittingKind.HINGE_PLATE])
+        screws = [each for each in assembly.fasteners if each.kind is FastenerKind.PLATE_SCREW]
+        self.assertEqual(len(screws), 2 * count[FittingKind.HINGE_PLATE])
+        side = assembly.part("side.left")
+        front = min(y for x, y in side.footprint if x == side.box.high[0])
+        self.assertEqual({each.head[1] - front for each in screws}, {millimetres(37).ticks})
+        heights = sorted(each.head[2] for each in screws)
+        self.assertEqual({b - a for a, b in zip(heights[::2], heights[1::2], strict=True)}, {millimetres(32).ticks})
 
     def test_what_is_done_to_a_part_is_told_from_its_edges(self) -> None:
         made = Made(replace(new_project(), cases=(corner(),)))

@@ -25,6 +25,7 @@ from ..case.shell import Shell
 from ..case.top_full import TOP, FullTop
 from ..fronts.diagonal_face import face_across
 from ..lengths import ZERO
+from .corner_plates import hang_across
 from .design import Case
 from .fastened import counted, fastened, hung
 from .setting_out import known, lines_of
@@ -49,7 +50,7 @@ def build_diagonal(case: Case, plan: Diagonal, shell: Shell) -> Assembly:
     work.add(fitted(corner, case.inside))
     work.add(cutouts.cut(shell, case.cutouts, work.parts))
     across = face_across(corner, case.frame, case.fronts, isinstance(case.kick, Hung))
-    hung(work)
+    hang_across(corner, across, work, hung(work))
     if isinstance(case.counter, SheetTop):
         out = max((part.thickness.length for part in across.parts if part.stands == "front"), default=ZERO)
         work.add(corner_top(corner, case.counter, out))

@@ -17,7 +17,6 @@ from ..assembly.role import PartKind
 from ..assembly.solid import Box
 from ..assembly.uses import Use
 from ..case.shell import Work
-from ..fastening.driven import longest
 from ..fastening.screwed_on import screwed_on
 from ..lengths import ZERO, Length, millimetres
 from .area import Area
@@ -33,8 +32,6 @@ CUP_SCREW_IN, _CUP_SCREW_APART = millimetres("9.5"), millimetres("22.5")
 #: How thick a plate is under its screws' heads, how deep they go, and what holes are deeper.
 _PLATE, _PLATE_DEEP, _DEEPER = millimetres(2), millimetres(11), millimetres("0.5")
 _PILOT = millimetres("2.5")
-#: The longest screw for a plate on a wedge.
-_ELSEWHERE = millimetres(17)
 #: By how much a hinge may move to stand clear of what is in the wood: half of what a plate's screws stand apart, and so on.
 _MOVES = tuple(millimetres(by) * way for by in (16, 24, 8, 32, 40) for way in (1, -1))
 #: How far a plate and an arm reach from a hinge's middle, up and down, and how far an arm reaches behind the plate's line.
@@ -180,11 +177,9 @@ class _Hung:
         """Place one hinge's plate near a height; return the height it stands at."""
         upright = self._beside(wanted)
         if upright is None:
-            # Across a corner without a frame plates are set on wedges, by their own template.
+            # Across a corner without a frame plates stand on wedges on the sides, which are placed once those are there.
             if self.framed or self.face.bays:
                 self._noted(None)
-            else:
-                self._count_screws()
             self._boxes(wanted, None)
             return wanted
         for by in (ZERO, *_MOVES):
@@ -198,12 +193,6 @@ class _Hung:
         self._noted(upright)
         self._boxes(wanted, None)
         return wanted
-
-    def _count_screws(self) -> None:
-        """Count the two screws of a plate that stands on a wedge, so that they are bought all the same."""
-        items = self.face.shell.hardware("plate-screw")
-        item = longest(items, _ELSEWHERE) or items[0]
-        self.work.buy(item.name, 2, "of a hinge plate on a wedge")
 
     def _fixed(self, level: int, upright: Placed, screws: list[Fastener]) -> int:
         """Keep a hinge that finds its wood; return its height."""
