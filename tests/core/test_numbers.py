@@ -12,7 +12,8 @@ from random import Random
 from ablebox.cli import demo
 from ablebox.core.drawing import case_views, face_view, plan_view, room_view, run_view
 from ablebox.core.drawing.part_view import part_view
-from ablebox.core.drawing.shapes import Dimension, Drawing
+from ablebox.core.drawing.replay import fitted
+from ablebox.core.drawing.shapes import Dimension, Drawing, Label
 from ablebox.core.errors import AbleBoxError
 from ablebox.core.paper.cut_list import as_csv
 from ablebox.core.paper.parts_json import parts_tree
@@ -115,3 +116,20 @@ class OneKeyOneNumber(unittest.TestCase):
                     )
                     self.assertAlmostEqual(worth, tree[name], 4, (about, part.code, name))
             self.assertEqual([row[0] for row in rows], [part.code for part in made.parts], write)
+
+
+class InTheFrame(unittest.TestCase):
+    def test_words_beside_the_edges_of_a_part_are_not_cut_off(self) -> None:
+        """Whatever the part's shape and the room for it: every word's middle and half of its height lie inside."""
+        for _, made in projects(3):
+            for part in made.parts:
+                drawing = part_view(part, made.units)
+                for wide, high in ((420, 200), (200, 420)):
+                    view = fitted(drawing, 0, 0, wide, high)
+                    for item in drawing.items:
+                        if isinstance(item, Label):
+                            x, y = view.at(item.x, item.y)
+                            x, y, half = x + item.shift[0], y - item.shift[1], item.size / 2
+                            self.assertTrue(
+                                half <= y <= high - half and half <= x <= wide - half, (part.code, item.text)
+                            )

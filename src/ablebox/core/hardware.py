@@ -156,6 +156,17 @@ def _grams(text: str) -> int | None:
 
 
 @cache
+def _sources() -> dict[str, str]:
+    text = (files("ablebox") / "assets" / "catalogue" / "hardware.csv").read_text(encoding="utf-8")
+    return {row["name"]: row["source"] for row in csv.DictReader(io.StringIO(text))}
+
+
+def source_of(name: str) -> str:
+    """Return where the figures of an item come from: the catalogue's source, or that they are the rack's own."""
+    return _sources().get(name, "as the rack has them")
+
+
+@cache
 def usual(system: System) -> tuple[Hardware, ...]:
     """Return the hardware a new project starts with, in sizes common where the unit is used."""
     text = (files("ablebox") / "assets" / "catalogue" / "hardware.csv").read_text(encoding="utf-8")

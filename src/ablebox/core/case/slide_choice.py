@@ -10,7 +10,7 @@ from __future__ import annotations
 from collections.abc import Callable
 from dataclasses import dataclass
 
-from ..hardware import KINDS, Hardware
+from ..hardware import KINDS, Hardware, source_of
 from ..lengths import Length, inches
 from ..materials import load_of
 from ..reckoning import Origin, Reckoned, leaf
@@ -39,7 +39,9 @@ class SlideChoice:
 
     def length(self, shell: Shell, key: str) -> Reckoned:
         """Return their length as a term of a sum, its reason as the note."""
-        return shell.book.chosen(self.item.length, "slide length", key, self.why)
+        return shell.book.chosen(
+            self.item.length, "slide length", key, f"{self.why}; figures {source_of(self.item.name)}"
+        )
 
 
 def choose_slides(

@@ -211,9 +211,17 @@ class Drawing:
         return min(xs), min(ys), max(xs), max(ys)
 
     def margins(self) -> tuple[float, float, float, float]:
-        """Return the room dimensions need around the geometry, in points: left, lower, right, upper."""
+        """Return the room dimensions, and words beside the edges, need around the geometry, in points: left, lower, right, upper."""
         left, low, right, high = self.beside, 4.0, 4.0, 4.0
+        x0, y0, x1, y1 = self.bounds()
         for item in self.items:
+            if isinstance(item, Label):
+                (right_by, up_by), half = item.shift, item.size * 0.7
+                low = max(low, half - up_by) if item.y <= y0 and up_by < 0 else low
+                high = max(high, half + up_by) if item.y >= y1 and up_by > 0 else high
+                if item.upright:
+                    left = max(left, half - right_by) if item.x <= x0 and right_by < 0 else left
+                    right = max(right, half + right_by) if item.x >= x1 and right_by > 0 else right
             if isinstance(item, Dimension):
                 need = abs(item.level) * self.rows + 16
                 if item.across and item.level < 0:

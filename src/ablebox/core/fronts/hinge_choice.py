@@ -11,7 +11,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..case.shell import Shell
-from ..hardware import Hardware
+from ..hardware import Hardware, source_of
 from ..lengths import Length, inches, millimetres
 from .hinges import MOST, WIDE, CupHinge, hinge_count, hinges_wanted
 
@@ -100,7 +100,7 @@ def choose_hinges(
             f"a door of {shell.units.weigh(kilograms)}, {write(width, True)} wide, wants {wanted} hinges, and more than {MOST} do not "
             "share their load: make it lighter or narrower"
         )
-    return HingeChoice(item, plate, count, why, counted, lacks)
+    return HingeChoice(item, plate, count, f"{why}; figures {source_of(item.name)}", counted, lacks)
 
 
 def _gives(item: Hardware, plate: Hardware | None, edge: Length) -> Length:

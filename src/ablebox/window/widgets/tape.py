@@ -10,9 +10,11 @@ from PyQt6.QtCore import QPointF, QRectF, Qt
 from PyQt6.QtGui import QPainter, QPaintEvent, QPen, QPolygonF
 from PyQt6.QtWidgets import QApplication, QFrame, QGridLayout, QLineEdit, QPushButton, QScrollArea, QVBoxLayout, QWidget
 
+from ...core.lengths import TICKS_PER_MM, Length
 from ...core.reckoning import Origin, Reckoned, Term
 from ...core.room.reading import Deep, Method, Reading
 from ...core.room.wall import SINGLE, number_of, prefix_of
+from ...core.snags.sag import carried
 from ...core.units import System
 from .. import theme
 from ..desk import Desk
@@ -158,9 +160,28 @@ class Tape(QWidget):
             )
             column.addSpacing(8)
             add_moved(self._desk, column)
+        self._sag(column, number)
         if number.measurable:
             self._measured(column, number)
         self._after(column)
+
+    def _sag(self, column: QVBoxLayout, number: Reckoned) -> None:
+        """Tell how far a part sags whose length this is, by which figures, and where they come from."""
+        made, units = self._desk.document.made, self._desk.document.project.units
+        letter = number.key.partition("/")[0]
+        if self._desk.known_case(letter) is None:
+            return
+        spans = [each for each in carried(made, letter) if each.part.length.key == number.key]
+        worst = max(spans, key=lambda each: each.beam.ratio, default=None)
+        if worst is None:
+            return
+        sag = Length(round(worst.beam.in_years * TICKS_PER_MM))
+        most = Length(round(worst.beam.in_years / worst.beam.ratio * TICKS_PER_MM)) if worst.beam.ratio else sag
+        text = (
+            f"Sags {units.write(sag)} in years over {units.write(worst.span)} under {worst.load.name}, {units.write(most)} at most. "
+            f"{_capital(worst.stuff.name)}: {worst.beam.stiffness:g} GPa, creep {worst.beam.creep:g} ({worst.stuff.source})."
+        )
+        column.addWidget(Words(text, 13, colour="quiet", wrap=True))
 
     def _where(self, number: Reckoned) -> str:
         head = number.key.partition("/")[0]
