@@ -305,7 +305,7 @@ class AnyMixture(unittest.TestCase):
                 for number in (*assembly.sums, *(p.length for p in assembly.parts), *(p.width for p in assembly.parts)):
                     if number.terms:
                         self.assertEqual(number.total(), number.length, f"seed {seed}: {number.label}")
-        self.assertGreater(good, 800)
+        self.assertGreater(good, 550)
 
     def test_every_kind_is_sound_in_both_units_and_bare_of_stops(self) -> None:
         for system in System:
