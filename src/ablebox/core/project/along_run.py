@@ -13,6 +13,7 @@ from ..case.plan_straight import Straight
 from ..lengths import ZERO, Length
 from ..run.bases import Running
 from ..run.counters import corner_cases, reach
+from ..run.members import is_tall
 from ..run.place import Line
 from ..run.space import SpaceKind
 from .changes import fitted_stock
@@ -68,7 +69,7 @@ def one_top(project: Project, line: Line) -> Project:
             space = project.spaces[place.space - 1]
             if space.kind is SpaceKind.OPEN or (first is not None and space.height > first.height):
                 groups.append([])
-        elif case.turned or case.height > case.depth * 2:
+        elif case.turned or is_tall(case):
             # A tall case has no top one works on.
             groups.append([])
         elif first is None or (isinstance(case.plan, Straight) and _as_high(case, first)):

@@ -17,7 +17,7 @@ from ..case.cutouts import Cutout
 from ..case.kick_notched import NotchedKick
 from ..lengths import ZERO, Length, inches
 from ..room.obstacle import OBSTACLES, Deal, Obstacle
-from ..run.members import hangs
+from ..run.members import hangs, is_tall
 from ..run.place import Place
 from ..run.space import SpaceKind
 from ..shop.made import Made
@@ -158,7 +158,7 @@ def something_to_fasten_to(made: Made) -> Iterator[Snag]:
                     f"{write(nearest)}: screw a rail across two studs first and hang it on that, or tie it to its neighbours."
                 )
                 yield Snag("room.stud", Level.WARN, text, case.letter, f"{case.letter}/width")
-            elif case.height > case.depth * 2:
+            elif is_tall(case):
                 text = f"{case.letter} is tall and no stud is behind it: tie it to its neighbour, or fix a rail to the wall first."
                 yield Snag("room.stud", Level.NOTE, text, case.letter)
 
