@@ -14,6 +14,7 @@ from random import Random
 
 from ablebox.cli import demo
 from ablebox.core.assembly.part import Placed
+from ablebox.core.assembly.uses import Use
 from ablebox.core.cabinet.build import build
 from ablebox.core.errors import SizeImpossible
 from ablebox.core.parts.machining import machining
@@ -32,7 +33,8 @@ FACES = {
     "left": (0, False), "right": (0, True), "front": (1, False), "back": (1, True), "bottom": (2, False), "top": (2, True),
 }  # fmt: skip
 F = f"({'|'.join(FACES)})"
-L = r"(\d[\d ./]*[+−]?)"
+#: Below 0 where a hole's middle lies in what a part is glued to.
+L = r"(−?\d[\d ./]*[+−]?)"
 KIND = "(groove|dado|rabbet|mortise|notch|half lap|raised edge)"
 EXTENT = rf"(end to end|from the {F} edge on, stopped {L} from it|from (.+?) off the {F} edge)"
 
@@ -46,7 +48,8 @@ class Reader:
         self.along = part.axes[0]
 
     def mm(self, text: str) -> float:
-        return read_length(text.strip().rstrip("+−"), self.units).mm
+        text = text.strip().rstrip("+−")
+        return -read_length(text[1:], self.units).mm if text.startswith("−") else read_length(text, self.units).mm
 
     def span(self, face: str, start: float, end: float) -> tuple[int, Span]:
         """Return an axis and where along it something lies that is told from a face."""
@@ -222,3 +225,72 @@ class MachiningReadBack(unittest.TestCase):
                 parts += bool(part.cuts)
                 self.proved(part.told, fine, 0.12, seed)
         self.assertGreater(parts, 300)
+
+
+N = r"(\d[\d ./]*[+−]?(?: mm)?)"
+ROW = re.compile(
+    rf"(\d+) (.+?), {N} (?:right through|× {N} deep)(?:, .+?)?, in the {F} (face|edge), {L} from the {F} (face|edge): (.+)$"
+)
+FIRST, EACH = re.compile(rf"first {L} from the {F} edge, every {L}$"), re.compile(rf"(.+) from the {F} edge$")
+
+
+class HolesReadBack(unittest.TestCase):
+    """Rows of holes are told with face, line and places; read back they are where they are bored, and as many."""
+
+    def proved(self, part: Placed, units: Units, loose: float, about: object) -> int:
+        reader, found = Reader(part, units), []
+        rows = [item for item in machining(part) if getattr(item, "use", Use.POCKET) is not Use.POCKET]
+        for line in lines(rows, units):
+            match = ROW.match(line)
+            self.assertIsNotNone(match, line)
+            assert match is not None
+            count, _, diameter, _, face, word, start, side, other, places = match.groups()
+            self.assertNotEqual(word, other, line)
+            self.assertEqual(word == "edge", FACES[face][0] != part.axes[2], line)
+            axis, across = reader.span(side, reader.mm(start), reader.mm(start))
+            steps = FIRST.match(places)
+            if steps:
+                first, edge, pitch = reader.mm(steps[1]), steps[2], reader.mm(steps[3])
+                at = [first + pitch * i for i in range(int(count))]
+            else:
+                each = EACH.match(places)
+                assert each is not None, line
+                edge, at = each[2], [reader.mm(place) for place in each[1].split(", ")]
+            self.assertEqual(len(at), int(count), line)
+            for place in at:
+                run, along = reader.span(edge, place, place)
+                self.assertEqual(sorted((run, axis, FACES[face][0])), [0, 1, 2], line)
+                found.append((face, round(self._mm(diameter, reader), 1), {axis: across[0], run: along[0]}))
+        bored = [
+            (holes.face.words, holes.diameter.mm, centre) for holes in part.holes
+            if holes.use not in (Use.PILOT, Use.POCKET) for centre in holes.centres
+        ]  # fmt: skip
+        self.assertEqual(len(bored), len(found), (about, part.role))
+        for face, diameter, centre in bored:
+            near = [
+                told for told in found if told[0] == face and abs(told[1] - diameter) < 0.5
+                and all(abs(told[2][a] - (centre[a] - part.box.low[a]) / 16_000) < loose for a in told[2])
+            ]  # fmt: skip
+            self.assertTrue(near, (about, part.role, face, diameter, centre))
+        return len(bored)
+
+    @staticmethod
+    def _mm(text: str, reader: Reader) -> float:
+        return float(text.removesuffix(" mm").rstrip("+−")) if text.endswith(" mm") else reader.mm(text)
+
+    def test_in_every_demo_and_in_random_designs(self) -> None:
+        for path in map(demo.path_of, demo.names()):
+            made = Made(load(path).project)
+            for assembly in made.assemblies:
+                for part in assembly.parts:
+                    self.proved(part.told, made.units, 1.3 if made.units.system is System.INCH else 0.9, path.stem)
+        fine, count = Units(System.MM, mm_step="0.1"), 0
+        for seed in range(60):
+            rng = Random(seed)
+            case, rack = any_case(rng), random_rack(rng)
+            try:
+                assembly = build(case, rack, fine, seen=random_ends(rng))
+            except SizeImpossible:
+                continue
+            count += sum(self.proved(part.told, fine, 0.3, seed) for part in assembly.parts)
+        self.assertGreater(count, 1_000)

@@ -33,6 +33,7 @@ class HoleRow:
         toward: the end pockets are bored towards; ``None`` for holes square to their face.
         stock: thickness of the part, which a pocket's stop is set by.
         end: whether pockets go into an end of the part, not into an edge along it.
+        in_edge: whether they are bored into an edge or an end, not into one of the two faces.
     """
 
     use: Use
@@ -46,6 +47,7 @@ class HoleRow:
     toward: Face | None = None
     stock: Length = ZERO
     end: bool = False
+    in_edge: bool = False
 
     @property
     def pitch(self) -> Length | None:
@@ -83,6 +85,7 @@ def _rows(part: Placed, holes: Holes) -> list[HoleRow]:
             toward=holes.toward,
             stock=part.thickness.length,
             end=holes.toward is not None and holes.toward.axis == part.axes[0],
+            in_edge=holes.face.axis != part.axes[2],
         )
         for line, centres in sorted(lines.items())
     ]

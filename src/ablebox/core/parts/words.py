@@ -58,10 +58,13 @@ _ONE = {Use.THROUGH: "hole right through"}
 def _row(row: HoleRow, units: Units) -> str:
     if row.use is Use.POCKET and row.toward is not None:
         return _pockets(row, units)
-    line = f"{units.write(row.across.start)} from the {row.across.edge.words} edge"
+    place, across = ("edge", "face") if row.in_edge else ("face", "edge")
+    where = f"in the {row.face.words} {place}"
+    line = f"{units.write(row.across.start)} from the {row.across.edge.words} {across}"
     deep = "right through" if row.through else f"× {drill(row.depth, units)} deep"
-    size = f"{hole_words(row.use, len(row.at))}, {drill(row.diameter, units)} {deep}{_MORE.get(row.use, '')}, {line}"
-    if row.pitch is not None:
+    size = f"{hole_words(row.use, len(row.at))}, {drill(row.diameter, units)} {deep}{_MORE.get(row.use, '')}, {where}, {line}"
+    # A pitch that is rounded would be off by more at every hole.
+    if row.pitch is not None and not units.rounded(row.pitch)[1]:
         first = f"first {units.write(row.at[0])} from the {row.edge.words} edge"
         return f"{len(row.at)} {size}: {first}, every {units.write(row.pitch)}"
     return f"{len(row.at)} {size}: {_places(row, units)}"
