@@ -5,6 +5,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Iterator
 from dataclasses import replace
+from functools import partial
 
 from ..assembly.part import Assembly
 from ..assembly.proof import Fault, Finding
@@ -21,7 +22,7 @@ from ..project.choices import choice
 from ..shop.made import Made
 from ..units import Units
 from .called import called
-from .snag import Check, Fix, Level, Snag
+from .snag import Check, Fix, Level, Snag, Sought
 from .ways_on import way_on
 
 #: Behind this a shelf clears a hinge (common practice).
@@ -44,7 +45,7 @@ def not_sound(made: Made) -> Iterator[Snag]:
             key = _KEYS[finding.use] if finding.fault is Fault.CUP and finding.use in _KEYS else ""
             yield Snag(
                 f"proof.{finding.fault.value}", Level.STOP, f"{case.letter}: {sentence}", case.letter,
-                f"{case.letter}/{key}" if key else "", way_on(made, case, finding.roles, _offer(made, case, finding)),
+                f"{case.letter}/{key}" if key else "", Sought(partial(_way_on, made, case, finding)),
             )  # fmt: skip
 
 
@@ -144,6 +145,10 @@ _SENTENCES: dict[Fault, Callable[[Assembly, Finding, Units], str]] = {
     Fault.PINS: _pins, Fault.HINGE: _hinge, Fault.CLASH: _clash,
     Fault.LOOSE: _loose,
 }  # fmt: skip
+
+
+def _way_on(made: Made, case: Case, finding: Finding) -> Fix | None:
+    return way_on(made, case, finding.roles, _offer(made, case, finding))
 
 
 def _offer(made: Made, case: Case, finding: Finding) -> Fix | None:

@@ -6,6 +6,7 @@ from __future__ import annotations
 import itertools
 from collections.abc import Iterator
 from dataclasses import replace
+from functools import partial
 
 from ..assembly.part import Assembly, FrontSpace, Want, Wanting
 from ..assembly.role import PartKind, Role
@@ -18,7 +19,7 @@ from ..fronts.face import FaceFronts, Line
 from ..lengths import ZERO, Length, inches
 from ..shop.made import Made
 from .called import called
-from .snag import Check, Fix, Level, Snag
+from .snag import Check, Fix, Level, Snag, Sought
 from .ways_on import way_on
 
 #: What a narrow stile is made wider by, so that hinges find room on its back (common practice).
@@ -37,8 +38,12 @@ def hangs_on_nothing(made: Made) -> Iterator[Snag]:
             text = f"{case.letter}: {_SENTENCES[wanting.want](made, assembly, wanting)}"
             yield Snag(
                 f"hang.{wanting.want.value}", Level.STOP, text, case.letter, "",
-                way_on(made, case, _about(wanting), _offer(made, case, assembly, wanting)),
+                Sought(partial(_way_on, made, case, assembly, wanting)),
             )  # fmt: skip
+
+
+def _way_on(made: Made, case: Case, assembly: Assembly, wanting: Wanting) -> Fix | None:
+    return way_on(made, case, _about(wanting), _offer(made, case, assembly, wanting))
 
 
 def _about(wanting: Wanting) -> list[Role]:

@@ -44,6 +44,21 @@ class Fix:
         return self.change() if callable(self.change) else self.change
 
 
+class Sought:
+    """A way out that is looked for once somebody wants it, and only then."""
+
+    def __init__(self, look: Callable[[], Fix | None]) -> None:
+        self._look: Callable[[], Fix | None] | None = look
+        self._found: Fix | None = None
+
+    @property
+    def found(self) -> Fix | None:
+        """What was found; ``None`` if there is none."""
+        if self._look is not None:
+            self._found, self._look = self._look(), None
+        return self._found
+
+
 @dataclass(frozen=True, slots=True)
 class Snag:
     """One snag.
@@ -54,7 +69,7 @@ class Snag:
         sentence: what is wrong, with the numbers in it, and what to do.
         case: letter of the case it is about; empty if none.
         key: the number it is about; empty if none.
-        offer: the way out that is thought of, if there is one.
+        offer: the way out that is thought of, or how it is sought; ``None`` if there is none.
         proof: tells whether the way out can be taken and leads out; ``None`` if nobody has asked yet.
     """
 
@@ -63,15 +78,16 @@ class Snag:
     sentence: str
     case: str = ""
     key: str = ""
-    offer: Fix | None = None
+    offer: Fix | Sought | None = field(default=None, compare=False)
     proof: Callable[[Fix], bool] | None = field(default=None, compare=False, repr=False)
 
     @property
     def fix(self) -> Fix | None:
         """The way out that is offered: what is offered is never refused, and the snag is gone once it is taken."""
-        if self.offer is None or self.offer.change is None or self.proof is None:
-            return self.offer
-        return self.offer if self.proof(self.offer) else None
+        offer = self.offer.found if isinstance(self.offer, Sought) else self.offer
+        if offer is None or offer.change is None or self.proof is None:
+            return offer
+        return offer if self.proof(offer) else None
 
 
 Check = Callable[[Made], Iterator[Snag]]
