@@ -188,6 +188,19 @@ def covered(box: Told, by: list[Told], loose: float) -> bool:
     )
 
 
+def random_parts(count: int, units: Units) -> Iterator[tuple[int, Placed]]:
+    """Return the parts of so many random designs, with their seeds; what cannot be built is passed over."""
+    for seed in range(count):
+        rng = Random(seed)
+        case, rack = any_case(rng), random_rack(rng)
+        try:
+            assembly = build(case, rack, units, seen=random_ends(rng))
+        except SizeImpossible:
+            continue
+        for part in assembly.parts:
+            yield seed, part
+
+
 class MachiningReadBack(unittest.TestCase):
     def proved(self, part: Placed, units: Units, loose: float, about: object) -> None:
         slots = [item for item in machining(part) if not hasattr(item, "use")]
@@ -214,16 +227,9 @@ class MachiningReadBack(unittest.TestCase):
     def test_in_random_designs(self) -> None:
         fine = Units(System.MM, mm_step="0.1")
         parts = 0
-        for seed in range(150):
-            rng = Random(seed)
-            case, rack = any_case(rng), random_rack(rng)
-            try:
-                assembly = build(case, rack, fine, seen=random_ends(rng))
-            except SizeImpossible:
-                continue
-            for part in assembly.parts:
-                parts += bool(part.cuts)
-                self.proved(part.told, fine, 0.12, seed)
+        for seed, part in random_parts(150, fine):
+            parts += bool(part.cuts)
+            self.proved(part.told, fine, 0.12, seed)
         self.assertGreater(parts, 300)
 
 
@@ -285,12 +291,6 @@ class HolesReadBack(unittest.TestCase):
                 for part in assembly.parts:
                     self.proved(part.told, made.units, 1.3 if made.units.system is System.INCH else 0.9, path.stem)
         fine, count = Units(System.MM, mm_step="0.1"), 0
-        for seed in range(60):
-            rng = Random(seed)
-            case, rack = any_case(rng), random_rack(rng)
-            try:
-                assembly = build(case, rack, fine, seen=random_ends(rng))
-            except SizeImpossible:
-                continue
-            count += sum(self.proved(part.told, fine, 0.3, seed) for part in assembly.parts)
+        for seed, part in random_parts(60, fine):
+            count += self.proved(part.told, fine, 0.3, seed)
         self.assertGreater(count, 1_000)

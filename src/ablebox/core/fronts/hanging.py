@@ -33,7 +33,7 @@ CUP_SCREW_IN, _CUP_SCREW_APART = millimetres("9.5"), millimetres("22.5")
 _PLATE, _PLATE_DEEP, _DEEPER = millimetres(2), millimetres(11), millimetres("0.5")
 _PILOT = millimetres("2.5")
 #: By how much a hinge may move to stand clear of what is in the wood: half of what a plate's screws stand apart, and so on.
-_MOVES = tuple(millimetres(by) * way for by in (16, 24, 8, 32, 40) for way in (1, -1))
+_MOVES = tuple(millimetres(by) * way for by in (16, 24, 8, 32, 40, 48, 56, 64) for way in (1, -1))
 #: How far a plate and an arm reach from a hinge's middle, up and down, and how far an arm reaches behind the plate's line.
 _PLATE_REACH, _ARM_REACH, _ARM_BEHIND = millimetres(24), millimetres(10), millimetres(20)
 #: The farthest an upright's face lies from the edge of the opening it is beside.
