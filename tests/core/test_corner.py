@@ -288,7 +288,7 @@ class BesideOthers(unittest.TestCase):
         self.assertEqual(made.widths["A"].length, inches(84))
         self.assertEqual(made.line(2).places[0].x, inches(36))
         self.assertEqual(found(project), [])
-        self.assertEqual([made.ends["C"][side].seen for side in ("left", "right")], [False, False])
+        self.assertEqual([made.run.ends["C"][side].seen for side in ("left", "right")], [False, False])
 
     def test_fronts_that_meet_are_told_and_kept_back(self) -> None:
         """At 45 degrees doors 3/4 thick need 3/4 x tan 22 1/2 = 5/16 at each end, and a drawer the whole 3/4 (plane geometry)."""

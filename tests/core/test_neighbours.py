@@ -126,7 +126,7 @@ class SeenEnds(unittest.TestCase):
                 for at, place in enumerate(line.places):
                     if place.letter and isinstance(project.case(place.letter).plan, Straight):
                         for side, step in (("left", -1), ("right", 1)):
-                            there = made.ends[place.letter][side]
+                            there = made.run.ends[place.letter][side]
                             seen = self.looked_at(made, line, at, step)
                             self.assertEqual(there.seen, seen, f"seed {seed}: {place.letter} {side}, {there.words}")
                             told.add(seen)
@@ -342,7 +342,7 @@ class NothingMovesUnasked(unittest.TestCase):
             self.assertEqual(Made(project).ends["A"]["right"].seen, seen, gap)
         lone = [case(letter, in_alcove=False, width=inches(20)) for letter in "AB"]
         made = Made(run(*lone))
-        self.assertEqual([[each.letter for each in row] for row in made.rows], [["A"], ["B"]])
+        self.assertEqual([[each.letter for each in row] for row in made.run.rows], [["A"], ["B"]])
 
 
 class Reach(unittest.TestCase):

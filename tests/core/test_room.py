@@ -318,7 +318,7 @@ class Editing(unittest.TestCase):
 
     def test_who_stands_beside_whom(self) -> None:
         made = Made(self.project)
-        self.assertEqual([[case.letter for case in row] for row in made.rows], [["A"], ["B", "C"]])
+        self.assertEqual([[case.letter for case in row] for row in made.run.rows], [["A"], ["B", "C"]])
 
     def test_a_space_outlives_the_case_it_stood_before(self) -> None:
         gone = delete_case(self.project, "B")

@@ -58,7 +58,9 @@ def screwed_on(
     head[axis] += side * metal.ticks
     tip[axis] -= side * (item.length - metal).ticks
     one, two = (head[0], head[1], head[2]), (tip[0], tip[1], tip[2])
-    if not solid(wood, axis, point, surface, tip[axis], max(DIAMETER[kind].ticks // 2, keep.ticks)):
+    # Not the hole alone: its point keeps as far from what is cut beside and before it as from a face.
+    clear = tip[axis] - side * keep.ticks
+    if not solid(wood, axis, point, surface, clear, max(DIAMETER[kind].ticks // 2, keep.ticks)):
         return None
     rod = Rod(one, two, DIAMETER[kind].ticks // 2)
     if not taken.free(wood.role, rod):

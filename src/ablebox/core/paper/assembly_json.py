@@ -204,7 +204,7 @@ class _Object:
         """Return which piece of its neighbour a case is fastened to; ``None`` where there is none, which a snag tells."""
         if self.copy > 1:
             return None
-        letter = self.made.beside(self.assembly.letter, role.side)
+        letter = self.made.run.beside(self.assembly.letter, role.side)
         return self.pieces.found.get((letter, Role(PartKind.FRAME_STILE, role.side.other), 1), (None, None))[1]
 
     def _named(self, role: Role, letter: str = "") -> str:

@@ -59,7 +59,10 @@ class Joined:
 class _Made(Protocol):
     project: Project
     rooms: tuple[Measured, ...]
-    lines: list[Line]
+
+    @property
+    def lines(self) -> tuple[Line, ...]:
+        """The runs of all walls."""
 
     def assembly(self, letter: str) -> Assembly:
         """Return a case as built."""

@@ -7,15 +7,12 @@ from collections import Counter
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
 from functools import cached_property
-from itertools import pairwise
 
 from ..assembly.check import Flaw, check
 from ..assembly.part import Assembly
 from ..assembly.proof import Fault, Finding, prove
-from ..assembly.role import Side
 from ..cabinet.build import build
 from ..cabinet.design import Case
-from ..case.end.choice import SeenEnd
 from ..cuts.problem import Block, Piece, Problem, Sawing, Supply
 from ..errors import AbleBoxError
 from ..fastening.lay_out import Shop
@@ -30,15 +27,9 @@ from ..parts.strips import strip_parts
 from ..project.placed import FILLER, LOOSE, STRIP
 from ..project.tree import Project
 from ..reckoning import Reckoned
-from ..room.wall import End, Measured
-from ..run.bases import under_all
-from ..run.beside import rows
-from ..run.counters import Under, corner_cases, topped
-from ..run.counters import under as lies_on
-from ..run.ends import SIDES, beyond, ends, look, panels
-from ..run.line import lines
+from ..room.wall import Measured
 from ..run.place import Line, Place
-from ..run.stiles import following, stands_proud
+from ..run.run import Stands, work_out
 from ..stock import Goods, Grain, Offcuts, Saw, SawStyle, Sheet
 from ..units import Units
 from .grain_blocks import grain_blocks
@@ -51,11 +42,7 @@ class _Built:
     """What one case comes to, kept while nothing it depends on changes."""
 
     case: Case
-    design: Case
-    width: Reckoned | None
-    under: Reckoned | None
-    top: Under | None
-    seen: dict[str, SeenEnd]
+    stands: Stands
     measured: dict[str, Length]
     assembly: Assembly
     parts: list[Part] | None = None
@@ -80,70 +67,28 @@ class Made:
         self.units = project.units
         body = project.room.tape_body
         self.rooms = tuple(Measured(wall, body, i) for i, wall in enumerate(project.room.walls, start=1))
-        self.ends = ends(project.cases, project.spaces, self.rooms)
-        self._thick = self._panels()
-        self._corners = corner_cases(project.cases)
-        self.lines, self.widths = lines(project.cases, project.spaces, self.rooms, self._thick)
-        short = {line.places[-1].letter: both for line in self.lines if (both := beyond(line, self.ends)) is not None}
-        if short:
-            self.ends |= short
-            thick = self._panels()
-            if thick != self._thick:
-                self._thick = thick
-                self.lines, self.widths = lines(project.cases, project.spaces, self.rooms, thick)
-        self.rows = rows(project.cases, self.lines)
-        self._round = self._tops_round_corners()
+        self.run = work_out(project.cases, project.spaces, self.rooms, project.rack, project.units)
         same_shop = before is not None and before.project.rack is project.rack and before.units == project.units
         old = {built.case.letter: built for built in before._built} if before is not None and same_shop else {}
         self._built: list[_Built] = [self._build(case, old.get(case.letter)) for case in project.cases]
         self.assemblies: tuple[Assembly, ...] = tuple(built.assembly for built in self._built)
 
     def _build(self, case: Case, old: _Built | None) -> _Built:
-        project = self.project
-        row = next(row for row in self.rows if any(each is case for each in row))
-        width, under = self.widths.get(case.letter), under_all(case.letter, row, self.widths)
+        project, stands = self.project, self.run.stands[case.letter]
         measured = {k: v for k, v in project.measured.items() if k.startswith(f"{case.letter}/")}
-        top = None
-        if case.in_alcove:
-            round_it = case.wall in self._round
-            top = lies_on(case, self.line(case.wall), project.spaces, self._corners, self.ends, round_it)
-        design = self._following(case)
-        looks = {side: look(case, side, self.ends) for side in SIDES}
-        seen = {side: each for side, each in looks.items() if each is not None}
-        now = width, under, top, seen, measured
-        if old is not None and old.design == design and (old.width, old.under, old.top, old.seen, old.measured) == now:
+        if old is not None and old.stands == stands and old.measured == measured:
             return old if old.case is case else replace(old, case=case)
-        assembly = build(design, project.rack, project.units, project.measured, width, under, top, seen)
-        return _Built(case, design, *now, assembly)
-
-    def _tops_round_corners(self) -> set[int]:
-        """Return the numbers of the walls at whose left end a straight top comes round the corner."""
-        under, found = topped(self.project.cases, self.lines, self._corners), set()
-        walls = [room for room in self.rooms if room.wall.island is None]
-        for before, room in pairwise(walls):
-            places = self.line(before.number).places
-            if room.wall.left is End.CORNER and places and places[-1].letter in under:
-                found.add(room.number)
-        return found
-
-    def _following(self, case: Case) -> Case:
-        """Return a case as it is built: stiles that follow from its neighbours as they come out."""
-        room = self.rooms[case.wall - 1]
-        spare = room.wall.allowance.share(2)[0] + room.spread
-        thick = {side: each.length for side, each in self._thick.get(case.letter, {}).items()}
-        return following(case, self.ends, spare, thick)
-
-    def _panels(self) -> dict[str, dict[str, Reckoned]]:
-        """Return what each case takes of the run beyond its sides, by its letter and the side: end panels, or stiles that stand proud."""
-        found, rack = {}, self.project.rack
-        for case in self.project.cases:
-            own = {side: end.thickness(rack, self.units) for side, end in panels(case, self.ends).items()}
-            for side, proud in stands_proud(case, self.ends).items():
-                if side not in own or proud.length > own[side].length:
-                    own[side] = proud
-            if own:
-                found[case.letter] = own
-        return found
+        assembly = build(
+            stands.design,
+            project.rack,
+            project.units,
+            project.measured,
+            stands.width,
+            stands.under,
+            stands.top,
+            stands.seen,
+        )
+        return _Built(case, stands, measured, assembly)
 
     def assembly(self, letter: str) -> Assembly:
         """Return a case as built.
@@ -231,27 +176,18 @@ class Made:
         """The first wall as measured."""
         return self.rooms[0]
 
+    @property
+    def lines(self) -> tuple[Line, ...]:
+        """The runs of all walls."""
+        return self.run.lines
+
     def line(self, wall: int, upper: bool = False) -> Line:
         """Return the run of a wall: what stands on the floor, or what hangs."""
-        return next(line for line in self.lines if (line.wall, line.upper) == (wall, upper))
+        return self.run.line(wall, upper)
 
     def place(self, letter: str) -> Place | None:
         """Return where a case stands; ``None`` if it is in no run."""
-        return next((place for line in self.lines for place in line.places if place.letter == letter), None)
-
-    def beside(self, letter: str, side: Side) -> str:
-        """Return the letter of the case that stands beside one at its left or right; empty if none does."""
-        for line in self.lines:
-            for one, two in pairwise(line.places):
-                mine, other = (two, one) if side is Side.LEFT else (one, two)
-                if mine.letter == letter:
-                    return other.letter
-        return ""
-
-    @property
-    def run(self) -> Reckoned | None:
-        """The widths of what stands on the floor at the first wall, added up; ``None`` if nothing does."""
-        return self.line(1).total
+        return self.run.place(letter)
 
     @property
     def stock(self) -> tuple[Goods, ...]:

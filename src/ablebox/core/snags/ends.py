@@ -43,8 +43,8 @@ def seen_ends(made: Made) -> Iterator[Snag]:
     """Every end that is seen is decided, and a side that shows has nothing driven through it."""
     for case in made.project.cases:
         for side in SIDES:
-            end = look(case, side, made.ends)
-            where = made.ends[case.letter][side].words if end is not None else ""
+            end = look(case, side, made.run.ends)
+            where = made.run.ends[case.letter][side].words if end is not None else ""
             if isinstance(end, Undecided):
                 text = f"{case.letter}'s {side} end is seen {where}, and nobody has said how it looks: its side, or a panel on it."
                 fix = _with(made, case, side, GoodFace(), f"Show {case.letter}'s {side} side, its good face out")
@@ -89,7 +89,7 @@ def seen_backs(made: Made) -> Iterator[Snag]:
 def reveals_agree(made: Made) -> Iterator[Snag]:
     """Between two cases side by side their reveals add up to the gap between fronts."""
     for case in made.project.cases:
-        there = made.ends[case.letter]["right"]
+        there = made.run.ends[case.letter]["right"]
         other = there.case
         if other is None or there.seen or hangs(case) is not hangs(other):
             continue

@@ -3,7 +3,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from dataclasses import replace
 
 from ..cabinet.design import Case
@@ -12,18 +12,17 @@ from ..case.counter.none import NoCounter
 from ..case.counter.sheet_top import SheetTop
 from ..case.frame.face_frame import FaceFrame
 from ..run.bases import Running
-from ..run.counters import corner_cases, covered
 from ..shop.made import Made
 from .snag import Check, Fix, Level, Snag
 
 
 def bases_agree(made: Made) -> Iterator[Snag]:
     """Cases on one base stand on the same height, and the first one has it."""
-    for row in made.rows:
+    for row in made.run.rows:
         yield from _one_base(made, row)
 
 
-def _one_base(made: Made, row: list[Case]) -> Iterator[Snag]:
+def _one_base(made: Made, row: Sequence[Case]) -> Iterator[Snag]:
     leader: Case | None = None
     for case in row:
         kick = case.kick
@@ -64,7 +63,7 @@ def _same_base(made: Made, case: Case, leader: Case, what: str) -> Iterator[Snag
         )
 
 
-def _beside(row: list[Case]) -> Iterator[tuple[Case, Case | None, str, str]]:
+def _beside(row: Sequence[Case]) -> Iterator[tuple[Case, Case | None, str, str]]:
     """Return each side of each case of a row with who stands there, and the names of both sides."""
     for i, case in enumerate(row):
         yield case, row[i - 1] if i else None, "left", "right"
@@ -74,7 +73,7 @@ def _beside(row: list[Case]) -> Iterator[tuple[Case, Case | None, str, str]]:
 def stiles_agree(made: Made) -> Iterator[Snag]:
     """Where one stile covers two sides, the neighbour's stands proud by just what it covers."""
     write = made.units.write
-    for case, other, own, theirs in (pair for row in made.rows for pair in _beside(row)):
+    for case, other, own, theirs in (pair for row in made.run.rows for pair in _beside(row)):
         if isinstance(case.frame, FaceFrame) and not case.frame.follow and getattr(case.frame, own).neighbours:
             covered = getattr(case.frame, own).width
             frame_there = other.frame if other is not None else None
@@ -100,22 +99,23 @@ def stiles_agree(made: Made) -> Iterator[Snag]:
 
 def tops_agree(made: Made) -> Iterator[Snag]:
     """A case under a neighbour's top has none of its own, and is as high."""
-    write, corners = made.units.write, corner_cases(made.project.cases)
-    for line in made.lines:
-        for place in line.places if not line.upper else ():
-            case = made.project.case(place.letter) if place.letter else None
-            for letter in covered(case, line, corners)[1:] if case is not None else ():
-                other = made.project.case(letter)
-                if isinstance(other.counter, SheetTop):
-                    text = f"{letter}: {place.letter}'s top lies on it, and it has one of its own."
-                    fix = Fix("Take its own away", made.project.with_case(replace(other, counter=NoCounter())))
-                    yield Snag("counter.double", Level.STOP, text, letter, "", fix)
-                if case is not None and other.height != case.height:
-                    text = f"{letter} is {write(other.height)} high and {place.letter}, whose top lies on it, {write(case.height)}."
-                    fix = Fix(
-                        f"Make it {write(case.height)} high", made.project.with_case(replace(other, height=case.height))
-                    )
-                    yield Snag("counter.height", Level.STOP, text, letter, f"{letter}/height", fix)
+    write = made.units.write
+    for owner, letters in made.run.under_tops.items():
+        case = made.project.case(owner)
+        for letter in letters[1:]:
+            other = made.project.case(letter)
+            if isinstance(other.counter, SheetTop):
+                text = f"{letter}: {owner}'s top lies on it, and it has one of its own."
+                fix = Fix("Take its own away", made.project.with_case(replace(other, counter=NoCounter())))
+                yield Snag("counter.double", Level.STOP, text, letter, "", fix)
+            if other.height != case.height:
+                text = (
+                    f"{letter} is {write(other.height)} high and {owner}, whose top lies on it, {write(case.height)}."
+                )
+                fix = Fix(
+                    f"Make it {write(case.height)} high", made.project.with_case(replace(other, height=case.height))
+                )
+                yield Snag("counter.height", Level.STOP, text, letter, f"{letter}/height", fix)
 
 
 CHECKS: tuple[Check, ...] = (bases_agree, stiles_agree, tops_agree)

@@ -89,7 +89,7 @@ def add_case_in_run(desk: Desk, column: QVBoxLayout, letter: str) -> None:
 
 def _end(desk: Desk, column: QVBoxLayout, case: Case, side: str) -> None:
     """Say what is beside an end of a case; where it is seen, let a person choose how it looks."""
-    there, place = desk.document.made.ends[case.letter][side], ENDS[side]
+    there, place = desk.document.made.run.ends[case.letter][side], ENDS[side]
     column.addWidget(
         Words(
             f"{side.capitalize()} end: {'seen' if there.seen else 'hidden'} {there.words}",
@@ -98,7 +98,7 @@ def _end(desk: Desk, column: QVBoxLayout, case: Case, side: str) -> None:
             wrap=True,
         )
     )
-    end = look(case, side, desk.document.made.ends)
+    end = look(case, side, desk.document.made.run.ends)
     if end is None:
         return
     system = desk.document.project.units.system
