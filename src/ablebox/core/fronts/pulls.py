@@ -43,6 +43,16 @@ _THREAD, _MOST_THREAD = inches("1/8"), inches("1/2")
 _THIN = millimetres(12)
 
 
+#: From a pull's screw to a hinge's holes, and by how much a pull is moved at a time to stand clear of them: limits of our own.
+_FROM_CUP, _STEP = millimetres(6), millimetres(8)
+
+
+def _nearest(middle: Length, low: Length, high: Length) -> list[Length]:
+    """Return heights within limits, the nearest to one first."""
+    steps = range(1, max(0, (high - low).ticks // _STEP.ticks) + 1)
+    return [middle, *(at for i in steps for at in (middle - _STEP * i, middle + _STEP * i) if low <= at <= high)]
+
+
 @dataclass(frozen=True, slots=True)
 class Pulls:
     """Choices of pulls.
@@ -91,10 +101,24 @@ class Pulls:
         x = leaf.x + self.edge if right else leaf.x + leaf.width.length - self.edge
         lowest, highest = leaf.z + end, leaf.z + leaf.height.length - end - apart
         z = lowest if hung else min(highest, max(lowest, _HAND - apart.share(2)[0]))
+        role = making.free_role(leaf)
+        clear = [at for at in _nearest(z, lowest, highest) if self._clear(work, role, x, (at, at + apart))]
+        if not clear:
+            raise shell.refuse(
+                "pull of a door", "hinge cups are where its screws go", "Make the door wider, or take another pull."
+            )
+        z = clear[0]
         centres = [(x, z)] if self.kind == "knob" else [(x, z), (x, z + apart)]
-        self._bore(shell, work, making.free_role(leaf), making, leaf, centres)
+        self._bore(shell, work, role, making, leaf, centres)
         self._place(work, leaf, self._buy(shell, work, apart, 1, ZERO), centres)
         self._screws(shell, work, leaf, centres, "")
+
+    def _clear(self, work: Work, role: Role, x: Length, heights: tuple[Length, Length]) -> bool:
+        """Whether screws at two heights keep clear of the hinge cups, which a narrow door has under its pull."""
+        return all(
+            (x.ticks - cup[0]) ** 2 + (z.ticks - cup[2]) ** 2 >= (holes.diameter.share(2)[1] + _FROM_CUP).ticks ** 2
+            for holes in work.holes.get(role, ()) if holes.use in (Use.CUP, Use.CUP_SCREW) for cup in holes.centres for z in heights
+        )  # fmt: skip
 
     def on_front(self, shell: Shell, work: Work, making: Making, leaf: Leaf, at: str = "middle") -> None:
         """Bore the holes of the pulls of a drawer front or a flap, and count them.

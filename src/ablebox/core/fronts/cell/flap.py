@@ -95,15 +95,19 @@ class Flap:
             ))  # fmt: skip
         middle = (low + high) // 2
         for is_right, x in ((False, left), (True, right))[: min(2, supports)]:
-            upright = beside(face, is_right, x, middle)
             inward = -1 if is_right else 1
             xs = sorted((x, x + inward * _WIDE.ticks // 2))
-            box = Box((xs[0], back, middle - _DEEP.ticks), (xs[1], back + 2 * _DEEP.ticks, middle + _DEEP.ticks))
+            boxes = [
+                (at, Box((xs[0], back, at - _DEEP.ticks), (xs[1], back + 2 * _DEEP.ticks, at + _DEEP.ticks)))
+                for at in _nearest(middle, low + _DEEP.ticks, high - _DEEP.ticks)
+            ]
+            at, box = next(((at, box) for at, box in boxes if not _stood_in(face, box)), boxes[0])
+            upright = beside(face, is_right, x, at)
             y = face.shell.front.ticks + _DEEP.ticks
-            door = self._at(work, leaf, x + inward * _ON.ticks, middle, back)
+            door = self._at(work, leaf, x + inward * _ON.ticks, at, back)
             attach(face, work, FittingKind.FLAP_SUPPORT, support, box, (
-                (upright, Face.LEFT if is_right else Face.RIGHT, [(0, y, middle + by) for by in (-_ON.ticks, _ON.ticks)]),
-                (door, Face.BACK, [(x + inward * _ON.ticks, 0, middle)]),
+                (upright, Face.LEFT if is_right else Face.RIGHT, [(0, y, at + by) for by in (-_ON.ticks, _ON.ticks)]),
+                (door, Face.BACK, [(x + inward * _ON.ticks, 0, at)]),
             ))  # fmt: skip
 
     def _at(self, work: Work, leaf: Leaf, x: int, z: int, back: int) -> Placed | None:
@@ -117,6 +121,24 @@ class Flap:
 
 #: Hinges of flaps: how far in from its ends, how far from its edge they are screwed on, how wide and deep they are (common practice).
 _IN, _ON, _WIDE, _DEEP = millimetres(100), millimetres(16), millimetres(60), millimetres(30)
+
+
+#: By how much a support is moved at a time to stand clear of a shelf behind the flap, a step of our own.
+_STEP = millimetres(8).ticks
+
+
+def _nearest(middle: int, low: int, high: int) -> list[int]:
+    """Return the heights a support may have: the middle, then farther from it by steps, within its limits."""
+    steps = range(1, (high - low) // (2 * _STEP) + 1)
+    return [
+        middle,
+        *(at for step in steps for at in (middle + step * _STEP, middle - step * _STEP) if low <= at <= high),
+    ]
+
+
+def _stood_in(face: FaceContext, box: Box) -> bool:
+    """Whether anything of the case stands where a support would be."""
+    return any(part.box.meets(box) for part in face.parts)
 
 
 #: For what height a support's load is told, and what lies on a desk, in kg.
