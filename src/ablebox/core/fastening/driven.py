@@ -166,13 +166,14 @@ def dowel(found: Meeting, place: int, across: int, placing: Placing, biscuit: bo
     first = short if rooms[0] <= rooms[1] else deep
     head, tip = found.leaves - drive * first.ticks, found.enters + drive * (item.length - first).ticks
     radius = DIAMETER[kind].ticks // 2
-    more = _DEEPER.ticks
+    # Before its ends the hole goes a little on, and what is cut there is as far away as a face has to be.
+    ends = [max(_DEEPER, margin(part.thickness.length)).ticks for part in (found.first, found.second)]
     web = millimetres("1.5").ticks
     long = _BISCUIT.ticks // 2 if biscuit else 0
     for off in (0, long // 2, -long // 2, long, -long) if biscuit else (0,):
         there = _point(found, place + off, across, found.leaves)
-        if not solid(found.first, axis, there, head - drive * more, found.leaves, radius + web) or not solid(
-            found.second, axis, there, found.enters, tip + drive * more, radius + web
+        if not solid(found.first, axis, there, head - drive * ends[0], found.leaves, radius + web) or not solid(
+            found.second, axis, there, found.enters, tip + drive * ends[1], radius + web
         ):
             return None
     one, two = _point(found, place, across, head), _point(found, place, across, tip)
@@ -183,7 +184,9 @@ def dowel(found: Meeting, place: int, across: int, placing: Placing, biscuit: bo
         (found.second.role, Holes(use, _FACES[(axis, -drive)], DIAMETER[kind], item.length - first + _DEEPER, (two,))),
     )
     rod = Rod(
-        _point(found, place, across, head - drive * more), _point(found, place, across, tip + drive * more), radius
+        _point(found, place, across, head - drive * _DEEPER.ticks),
+        _point(found, place, across, tip + drive * _DEEPER.ticks),
+        radius,
     )
     return Fit(
         fastener, ((found.first.role, rod), (found.second.role, rod)), holes, (first, item.length - first, item.length)

@@ -41,13 +41,14 @@ def _bay(bay: Bay, space: Space) -> Work:
         made = fitting.build(replace(space, nth=nth, bored=tuple(bored)), f"{space.path}.fittings.{i}")
         for holes in made.holes.get(space.left, ()):
             bored += [(y, z, holes.diameter.ticks // 2) for _, y, z in holes.centres]
-        for part in made.parts:
-            other = next((name for name, box in done if box.meet(part.box).volume), "")
+        new = [(part.name, part.box) for part in made.parts] + made.obstacles
+        for words, taken in new:
+            other = next((name for name, box in done if box.meet(taken).volume), "")
             if other:
                 raise space.shell.refuse(
-                    part.name, f"it would stand where the {other} is", "Take one of them away, or move it."
+                    words, f"it would stand where the {other} is", "Take one of them away, or move it."
                 )
-        done += [(part.name, part.box) for part in made.parts] + made.obstacles
+        done += new
         work.add(made)
     return work
 

@@ -76,10 +76,14 @@ class HangingRod:
             (space.x.ticks, (y - radius).ticks, (z - radius).ticks),
             (space.end.ticks, (y + radius).ticks, (z + radius).ticks),
         )
-        clash = space.met(rod)
+        # Its sockets are wider than it is.
+        taken = Box(
+            (rod.low[0], (y - around).ticks, (z - around).ticks), (rod.high[0], (y + around).ticks, (z + around).ticks)
+        )
+        clash = space.met(taken)
         if clash:
             raise shell.refuse("hanging rod", f"it would run where the {clash} is", "Move one of them.")
-        work = Work(sums=[play, drop, behind, length], obstacles=[("hanging rod", rod)])
+        work = Work(sums=[play, drop, behind, length], obstacles=[("hanging rod", taken)])
         name = f"hanging rod {shell.units.write(length.length, True)} long"
         for role, face, at in ((space.left, Face.RIGHT, space.x), (space.right, Face.LEFT, space.end)):
             work.bore(role, face, Use.ROD, _PILOT, _PILOT_DEPTH, [(ZERO, y, z)])
