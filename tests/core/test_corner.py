@@ -285,7 +285,7 @@ class BesideOthers(unittest.TestCase):
         self.assertEqual((case.plan.left, case.plan.right), (inches("23 1/4"),) * 2)
         self.assertEqual([place.letter for place in made.line(1).places], ["A", "C"])
         # 120 - 36 are left at the first wall, and 120 - 36 at the second, where the corner takes its depth.
-        self.assertEqual(made.widths["A"].length, inches(84))
+        self.assertEqual(made.run.stands["A"].width.length, inches(84))
         self.assertEqual(made.line(2).places[0].x, inches(36))
         self.assertEqual(found(project), [])
         self.assertEqual([made.run.ends["C"][side].seen for side in ("left", "right")], [False, False])

@@ -39,6 +39,7 @@ from ablebox.core.lengths import ZERO, Length, inches
 from ablebox.core.project import along_run, room_edits
 from ablebox.core.project.choices import choice
 from ablebox.core.project.run_edits import mirrored
+from ablebox.core.project.strip_edits import change_strip, with_strip
 from ablebox.core.project.tree import Project, new_project
 from ablebox.core.room.obstacle import usual
 from ablebox.core.room.reading import Deep, Reading
@@ -82,7 +83,7 @@ def mended(test: unittest.TestCase, project: Project, code: str) -> Project:
 
 class SeenEnds(unittest.TestCase):
     def seen(self, project: Project) -> set[tuple[str, str, str]]:
-        ends = Made(project).ends
+        ends = Made(project).run.ends
         return {
             (letter, side, there.words) for letter, both in ends.items() for side, there in both.items() if there.seen
         }
@@ -154,7 +155,9 @@ class SeenEnds(unittest.TestCase):
         project = project.with_wall(1, replace(project.wall(1), allowance=ZERO))
         made = Made(project)
         first, second = made.line(1).places
-        self.assertEqual((made.widths["A"].length, made.widths["B"].length), (inches("59 5/8"),) * 2)
+        self.assertEqual(
+            (made.run.stands["A"].width.length, made.run.stands["B"].width.length), (inches("59 5/8"),) * 2
+        )
         self.assertEqual(
             (first.width.length, first.case_x, second.x), (inches("60 3/8"), inches("3/4"), inches("60 3/8"))
         )
@@ -335,11 +338,35 @@ class NothingMovesUnasked(unittest.TestCase):
         assert told.fix is not None
         self.assertEqual(told.fix.title, "Hang B at 30")
 
+    def test_what_reaches_round_a_corner_is_told(self) -> None:
+        """Doors of 3/4 and a top an inch before them reach 1 3/4 out of the base, and a tall case begins at its face."""
+        corner = run(case("A", follows=True, counter=SheetTop()), left=End.OPEN, right=End.CORNER)
+        project = room_edits.with_another_wall(corner)
+        tall = case("T", "tall", wall=2, width=inches(30))
+        project = replace(project, cases=(*project.cases, tall))
+        (told,) = coded(project, "clash.cases")
+        self.assertIn("A's right door and T's left side are in one place round the corner, by 1 3/4 in", told.sentence)
+        mended(self, project, "clash.cases")
+        self.assertEqual(coded(corner, "clash.cases"), [])
+
+    def test_a_crown_takes_its_room_beside_what_is_tall_and_under_the_ceiling(self) -> None:
+        """On a case of 30 hung at 54 it stands from 84 to 87 1/2 and goes on by 2 into a case of 90; the ceiling is at 96 or at 87."""
+        tall = case("T", "tall", width=inches(24), height=inches(90))
+        cases = (tall, case("A", "wall", width=inches(30), height=inches(30)))
+        for beyond, ceiling, told in ((0, 96, ""), (2, 96, "clash.cases"), (0, 87, "fit.crown")):
+            project = run(*cases, ceiling=Reading("ceiling", inches(ceiling)))
+            project = with_strip(project, Made(project).line(1, True), "crown")
+            project = change_strip(project, 1, beyond=inches(beyond), width=inches("3 1/2"))
+            found = [snag for code in ("clash.cases", "fit.crown") for snag in coded(project, code)]
+            self.assertEqual([snag.code for snag in found], [told] if told else [])
+            if told == "fit.crown":
+                self.assertEqual(mended(self, project, told).strips[0].width, inches(3))
+
     def test_a_gap_at_the_end_of_a_row_is_seen_and_cases_by_themselves_are_nobodys_neighbours(self) -> None:
         for gap, seen in (("1/2", False), ("1", True), ("2", True)):
             wide = case("A", width=inches(120) - inches(gap) - inches("1/2"))
             project = run(wide, left=End.WALL, right=End.WALL)
-            self.assertEqual(Made(project).ends["A"]["right"].seen, seen, gap)
+            self.assertEqual(Made(project).run.ends["A"]["right"].seen, seen, gap)
         lone = [case(letter, in_alcove=False, width=inches(20)) for letter in "AB"]
         made = Made(run(*lone))
         self.assertEqual([[each.letter for each in row] for row in made.run.rows], [["A"], ["B"]])
@@ -465,7 +492,7 @@ class Diagonals(unittest.TestCase):
         snag = coded(project, "room.lean")[0]
         self.assertIn("1 3/16", snag.sentence)
         after = mended(self, project, "room.lean")
-        self.assertAlmostEqual(Made(after).widths["A"].length.mm / 25.4, 30 - 1.25 * 38 / 40, 3)
+        self.assertAlmostEqual(Made(after).run.stands["A"].width.length.mm / 25.4, 30 - 1.25 * 38 / 40, 3)
         square = project.with_wall(1, replace(wall, falling=wall.rising))
         self.assertEqual(coded(square, "room.lean"), [])
         self.assertIsNone(Made(project.with_wall(1, replace(wall, falling=None))).room.lean)
@@ -513,7 +540,7 @@ class Tops(unittest.TestCase):
         made = Made(replace(new_project(), room=Room((one, two)), cases=cases))
         top = made.assembly("B").part("counter.top")
         self.assertEqual((top.corner[0], top.length.length), (inches("1 3/4"), inches("22 1/4")))
-        self.assertEqual(made.assembly("A").part("counter.top").length.length, made.widths["A"].length)
+        self.assertEqual(made.assembly("A").part("counter.top").length.length, made.run.stands["A"].width.length)
         self.assertEqual(top.length.total(), top.length.length)
 
 

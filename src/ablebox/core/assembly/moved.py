@@ -29,6 +29,7 @@ def moved_part(part: Placed, by: Point) -> Placed:
         part,
         corner=(x + Length(by[0]), y + Length(by[1]), z + Length(by[2])),
         cuts=tuple(replace(cut, box=moved_box(cut.box, by)) for cut in part.cuts),
+        footprint=tuple((a + by[0], b + by[1]) for a, b in part.footprint),
         holes=tuple(replace(h, centres=tuple(moved_point(c, by) for c in h.centres)) for h in part.holes),
     )
 

@@ -84,6 +84,7 @@ class PartKind(Enum):
     APPLIED_STILE = "applied.stile"
     APPLIED_RAIL = "applied.rail"
     FILLER = "filler"
+    RUN_STRIP = "run.strip"
     PACKER = "packer"
     COUNTER = "counter.top"
     STRIP = "counter.strip"

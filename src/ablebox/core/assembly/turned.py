@@ -110,6 +110,7 @@ class Turn:
             bands=tuple((self.face(face), edging) for face, edging in part.bands),
             shows=self.face(part.shows) if part.shows is not None else None,
             outline=outline,
+            footprint=tuple(self.point((a, b, 0))[:2] for a, b in part.footprint),
         )
 
     def _runs_back(self, axis: int) -> bool:

@@ -3,7 +3,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Sequence
 
 from ..assembly.fastener import FastenerKind, Point
 from ..assembly.fitting import Fitting, FittingKind
@@ -46,6 +46,17 @@ def attach(
                 if part.role not in holds:
                     holds.append(part.role)
     work.fittings.append(Fitting(kind, name, box, tuple(holds)))
+
+
+def first_free(face: FaceContext, places: Sequence[tuple[int, Box]]) -> tuple[int, Box]:
+    """Return the first of several places at which nothing of the case stands; the very first if something stands at all.
+
+    Args:
+        face: the face.
+        places: each with the box that something would take up there.
+    """
+    free = (each for each in places if not any(part.box.meets(each[1]) for part in face.parts))
+    return next(free, places[0])
 
 
 def beside(face: FaceContext, right: bool, at: int, level: int) -> Placed | None:

@@ -13,7 +13,7 @@ from collections.abc import Sequence
 from ..assembly.fastener import Fastener, FastenerKind
 from ..assembly.fitting import Fitting, FittingKind
 from ..assembly.part import Face, Hand, Holes, Placed, Want, Wanting
-from ..assembly.role import PartKind
+from ..assembly.role import BOXES, PartKind
 from ..assembly.solid import Box
 from ..assembly.uses import Use
 from ..case.shell import Work
@@ -187,6 +187,7 @@ class _Hung:
             screws = self._plate_screws(upright, level)
             if len(screws) == 2 and not self._stood_in(level, upright):
                 return self._fixed(level, upright, screws)
+        self._refuse_what_slides(wanted, upright)
         screws = self._plate_screws(upright, wanted)
         if len(screws) == 2 and not self.behind:
             return self._fixed(wanted, upright, screws)
@@ -211,10 +212,26 @@ class _Hung:
         boxes = self._plate_and_arm(level, upright)
         return any(
             part.role != upright.role
-            and (part.role.kind in _IN_THE_WAY or self.behind)
+            and (part.role.kind in _IN_THE_WAY or part.role.whole.kind in BOXES or self.behind)
             and any(part.box.meets(box) for box in boxes)
             for part in self.there
         )
+
+    def _refuse_what_slides(self, level: int, upright: Placed) -> None:
+        """Refuse drawers behind a door that leave its hinges no place at any height."""
+        shares = [
+            part.box.meet(box).size[0].ticks
+            for part in self.there if part.role.whole.kind in BOXES
+            for box in self._plate_and_arm(level, upright) if part.box.meets(box)
+        ]  # fmt: skip
+        if shares:
+            shell = self.face.shell
+            more = shell.units.write(Length(max(shares)), True)
+            raise shell.refuse(
+                "drawers behind a door",
+                "they stand in the arms of its hinges",
+                f"Pack them off the hinges by {more} more.",
+            )
 
     def _noted(self, upright: Placed | None) -> None:
         other = upright.role if upright is not None else None

@@ -28,6 +28,7 @@ from .fillers import fillers
 from .leaf import Leaf
 from .making.choice import Making
 from .making.frame_panel import FramePanel
+from .nearest import nearest
 
 TWO_PULLS = inches(24)
 _SCREW = {System.INCH: inches("3/16"), System.MM: millimetres(5)}
@@ -43,14 +44,8 @@ _THREAD, _MOST_THREAD = inches("1/8"), inches("1/2")
 _THIN = millimetres(12)
 
 
-#: From a pull's screw to a hinge's holes, and by how much a pull is moved at a time to stand clear of them: limits of our own.
-_FROM_CUP, _STEP = millimetres(6), millimetres(8)
-
-
-def _nearest(middle: Length, low: Length, high: Length) -> list[Length]:
-    """Return heights within limits, the nearest to one first."""
-    steps = range(1, max(0, (high - low).ticks // _STEP.ticks) + 1)
-    return [middle, *(at for i in steps for at in (middle - _STEP * i, middle + _STEP * i) if low <= at <= high)]
+#: From a pull's screw to a hinge's holes, a limit of our own.
+_FROM_CUP = millimetres(6)
 
 
 @dataclass(frozen=True, slots=True)
@@ -102,7 +97,8 @@ class Pulls:
         lowest, highest = leaf.z + end, leaf.z + leaf.height.length - end - apart
         z = lowest if hung else min(highest, max(lowest, _HAND - apart.share(2)[0]))
         role = making.free_role(leaf)
-        clear = [at for at in _nearest(z, lowest, highest) if self._clear(work, role, x, (at, at + apart))]
+        heights = [Length(at) for at in nearest(z.ticks, lowest.ticks, highest.ticks)]
+        clear = [at for at in heights if self._clear(work, role, x, (at, at + apart))]
         if not clear:
             raise shell.refuse(
                 "pull of a door", "hinge cups are where its screws go", "Make the door wider, or take another pull."

@@ -8,7 +8,7 @@ from typing import Any
 
 from ..lengths import inches, millimetres
 from ..run.place import Line
-from ..run.strip import RunStrip
+from ..run.strip import NAMES, RunStrip
 from ..units import System
 from . import rows
 from .placed import STRIP, without_number
@@ -21,7 +21,9 @@ def with_strip(project: Project, line: Line, name: str) -> Project:
     codes = [row.code for row in rack.boards] + [row.code for row in rack.goods]
     goods = codes[0] if codes else ""
     width = inches("2 1/2") if inch else millimetres(60)
-    return replace(project, strips=(*project.strips, RunStrip(line.wall, line.upper, name, goods, width)))
+    return replace(
+        project, strips=(*project.strips, RunStrip(line.wall, line.upper, name, goods, width, sits=NAMES[name]))
+    )
 
 
 def change_strip(project: Project, number: int, **changes: Any) -> Project:

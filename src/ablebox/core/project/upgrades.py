@@ -353,4 +353,16 @@ def _back_to_7(way: Any) -> Any:
     return way
 
 
-_STEPS = (_to_2, _to_3, _to_4, _to_5, _to_6, _to_7)
+def _to_8(project: dict[str, Any]) -> dict[str, Any]:
+    """To strips that say where they are: it was known by what they were called."""
+    if isinstance(project.get("strips"), list):
+        project["strips"] = [
+            {**strip, "sits": _SITS.get(str(strip.get("name")), "before")} if isinstance(strip, dict) else strip
+            for strip in project["strips"]
+        ]
+    return project
+
+
+_SITS = {"crown": "over", "light rail": "under"}
+
+_STEPS = (_to_2, _to_3, _to_4, _to_5, _to_6, _to_7, _to_8)

@@ -5,14 +5,32 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from enum import Enum
 
+from ..assembly.solid import Box
 from ..lengths import ZERO, Length
 from ..reckoning import Book, Origin, Reckoned, added_up, leaf
 from .place import Line, Place
 from .space import RunSpace, SpaceKind
 
-#: What strips are called, to choose from.
-NAMES = ("crown", "cover strip", "light rail", "kick board")
+
+class Sits(Enum):
+    """Where along its run a strip is; the value is what stands in files."""
+
+    OVER = "over"
+    UNDER = "under"
+    BEFORE = "before"
+
+    @property
+    def words(self) -> str:
+        """What it is called."""
+        return {"over": "on top, at the front", "under": "under them, at the front", "before": "before them"}[
+            self.value
+        ]
+
+
+#: What strips are called, to choose from, and where each is.
+NAMES = {"crown": Sits.OVER, "cover strip": Sits.BEFORE, "light rail": Sits.UNDER, "kick board": Sits.BEFORE}
 
 
 @dataclass(frozen=True, slots=True)
@@ -26,6 +44,7 @@ class RunStrip:
         goods: code of the sheets or boards it is cut from.
         width: of it.
         beyond: how far it goes on beyond each end, to be mitred and returned or trimmed.
+        sits: whether it stands on the cases, hangs under them, or lies before them.
     """
 
     wall: int
@@ -34,6 +53,7 @@ class RunStrip:
     goods: str
     width: Length
     beyond: Length = ZERO
+    sits: Sits = Sits.BEFORE
 
     def __post_init__(self) -> None:
         if self.wall < 1 or self.width <= ZERO or self.beyond < ZERO:
@@ -49,6 +69,22 @@ def stretches(line: Line, spaces: Sequence[RunSpace]) -> list[list[Place]]:
         else:
             found.append([])
     return [places for places in found if any(place.letter for place in places)]
+
+
+def boxes_of(strip: RunStrip, line: Line, spaces: Sequence[RunSpace], thick: Length) -> list[Box]:
+    """Return the box each length of a strip takes at its wall: x along it, y below 0 before it, z over the floor.
+
+    It stands on the front edges of what it goes along, or hangs under them; of what lies before them nobody has said how high.
+    """
+    found = []
+    for places in stretches(line, spaces) if strip.sits is not Sits.BEFORE else ():
+        face = ZERO - max(place.depth for place in places)
+        low = max(place.high for place in places)
+        if strip.sits is Sits.UNDER:
+            low = min(place.low for place in places) - strip.width
+        along = places[-1].end - places[0].x + strip.beyond * 2
+        found.append(Box.at((places[0].x - strip.beyond, face, low), (along, thick, strip.width)))
+    return found
 
 
 def lengths(strip: RunStrip, number: int, line: Line, spaces: Sequence[RunSpace], longest: Length) -> list[Reckoned]:

@@ -1,52 +1,92 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""Do cases of one wall stand in one another: with all they have, stiles proud of their sides, end panels, tops that stand out.
+"""Do cases stand in one another, at one wall or round a corner: with all they have, stiles proud of their sides, end panels, tops.
 
-What hangs is held against what stands below it too.
+What hangs is held against what stands below it too, and crowns and light rails take part.
 """
 
 from __future__ import annotations
 
-from collections.abc import Iterator
-from dataclasses import replace
-from itertools import combinations
+from collections.abc import Iterable, Iterator
+from dataclasses import dataclass, replace
+from itertools import combinations, product
 
-from ..assembly.moved import moved_part
+from ..assembly.footprint import apart
 from ..assembly.part import Placed
 from ..assembly.role import BOXES
 from ..assembly.solid import Box, volume_left
-from ..lengths import Length, millimetres
+from ..lengths import ZERO, Length, millimetres
 from ..run.members import hangs
 from ..run.place import Place
 from ..shop.made import Made
+from ..shop.standing import Standing, corners, round_the_corner, standing
 from .called import called
+from .opening import filler_beside
 from .snag import Check, Fix, Level, Snag
 
 #: Less than this is what a joint or a line gives; a limit of our own.
 _LEAST = millimetres("0.5").ticks
 
 
+@dataclass(frozen=True, slots=True)
+class _Solid:
+    """What is held against others.
+
+    Args:
+        of: what it is of.
+        parts: its parts, without what is inside drawers.
+        around: the box around them.
+    """
+
+    of: Standing
+    parts: tuple[Placed, ...]
+    around: Box
+
+    @property
+    def name(self) -> str:
+        """What it is told apart by."""
+        return self.of.letter or self.parts[0].name
+
+
 def stand_in_each_other(made: Made) -> Iterator[Snag]:
-    """Tell each two cases of a wall that are in one place, by what of them, and by how much."""
-    by_wall: dict[int, list[Place]] = {}
-    for line in made.lines:
-        by_wall.setdefault(line.wall, []).extend(place for place in line.places if place.letter)
-    for places in by_wall.values():
-        there = {place.letter: place for place in places if _straight(made, place)}
-        solid = {letter: _parts(made, place) for letter, place in there.items()}
-        around = {letter: _around(parts) for letter, parts in solid.items() if parts}
-        for one, two in combinations(around, 2):
-            if not around[one].meets(around[two]) or _told_already(there[one], there[two]):
-                continue
-            met = _met(solid[one], solid[two])
-            if met is None:
-                continue
-            first, second = met
-            size = Length(min(size.ticks for size in around[one].meet(around[two]).size))
-            text = (
-                f"{one}'s {called(made.assembly(one), first.role)} and {two}'s {called(made.assembly(two), second.role)} are in one place, by "
-                f"{made.units.write(size, True)}: move one of the cases, or make that smaller."
-            )
-            yield Snag("clash.cases", Level.STOP, text, one, f"{one}/width", _higher(made, one, two, around))
+    """Tell each two cases, or strips, of a wall that are in one place, by what of them, and by how much."""
+    for room in made.rooms:
+        for one, two in combinations(_solids(standing(made, room.number)), 2):
+            if one.of.place is None or two.of.place is None or not _told_already(one.of.place, two.of.place):
+                yield from _told(made, one, two, "", _higher(made, one, two))
+
+
+def stand_in_each_other_round_corners(made: Made) -> Iterator[Snag]:
+    """Tell each two cases that are in one place where the run comes round a corner."""
+    for before, after, long in corners(made):
+        there = standing(made, after.number)
+        turned = [replace(each, parts=tuple(round_the_corner(each.parts, long))) for each in there]
+        for one, two in product(_solids(standing(made, before.number)), _solids(turned)):
+            yield from _told(made, one, two, " round the corner", _moved_on(made, one, two))
+
+
+def _solids(there: Iterable[Standing]) -> list[_Solid]:
+    found = []
+    for each in there:
+        parts = tuple(part for part in each.parts if part.role.whole.kind not in BOXES)
+        if parts:
+            found.append(_Solid(each, parts, _around(parts)))
+    return found
+
+
+def _told(made: Made, one: _Solid, two: _Solid, where: str, fix: Fix | None) -> Iterator[Snag]:
+    met = _met(one.parts, two.parts) if one.around.meets(two.around) else None
+    if met is None:
+        return
+    size = Length(min(size.ticks for size in one.around.meet(two.around).size))
+    first, second = (_words(made, of, part) for of, part in zip((one, two), met, strict=True))
+    letter = one.of.letter or two.of.letter
+    text = f"{first} and {second} are in one place{where}, by {made.units.write(size, True)}: move one of them, or make that smaller."
+    yield Snag("clash.cases", Level.STOP, text[0].upper() + text[1:], letter, f"{letter}/width" if letter else "", fix)
+
+
+def _words(made: Made, of: _Solid, part: Placed) -> str:
+    letter = of.of.letter
+    return f"{letter}'s {called(made.assembly(letter), part.role)}" if letter else f"the {part.name}"
 
 
 def _told_already(one: Place, two: Place) -> bool:
@@ -55,48 +95,49 @@ def _told_already(one: Place, two: Place) -> bool:
     return across and min(one.high, two.high) > max(one.low, two.low)
 
 
-def _higher(made: Made, one: str, two: str, around: dict[str, Box]) -> Fix | None:
+def _higher(made: Made, one: _Solid, two: _Solid) -> Fix | None:
     """Return the fix that hangs one of two cases over the other; ``None`` where none or both hang."""
     for hung, other in ((one, two), (two, one)):
-        case = made.project.case(hung)
-        if hangs(case) and not hangs(made.project.case(other)):
-            level = case.hang + Length(around[other].high[2] - around[hung].low[2])
-            return Fix(f"Hang {hung} at {made.units.write(level)}", made.project.with_case(replace(case, hang=level)))
+        if not hung.of.letter or not other.of.letter:
+            continue
+        case = made.project.case(hung.of.letter)
+        if hangs(case) and not hangs(made.project.case(other.of.letter)):
+            level = case.hang + Length(other.around.high[2] - hung.around.low[2])
+            return Fix(
+                f"Hang {case.letter} at {made.units.write(level)}", made.project.with_case(replace(case, hang=level))
+            )
     return None
 
 
-def _straight(made: Made, place: Place) -> bool:
-    return not made.project.case(place.letter).turned and made.assembly(place.letter).slant is None
+def _moved_on(made: Made, one: _Solid, two: _Solid) -> Fix | None:
+    """Return the fix that puts a filler before the first case round the corner, as wide as the two share."""
+    if not two.of.letter:
+        return None
+    share = Length(one.around.meet(two.around).size[1].ticks)
+    steps = made.units.whole_steps(share)
+    wide = steps if steps == share else steps + made.units.step
+    return filler_beside(made, made.project.case(two.of.letter), "left", wide) if wide > ZERO else None
 
 
-def _parts(made: Made, place: Place) -> list[Placed]:
-    """Return the parts of a case along its wall, from the wall out; what is inside drawers is left out."""
-    assembly = made.assembly(place.letter)
-    by = (place.case_x.ticks, -assembly.outside[2].length.ticks, place.low.ticks)
-    return [moved_part(part, by) for part in assembly.parts if part.role.whole.kind not in BOXES]
-
-
-def _around(parts: list[Placed]) -> Box:
-    low, high = (
-        tuple(pick(getattr(part.box, end)[axis] for part in parts) for axis in (0, 1, 2))
-        for pick, end in ((min, "low"), (max, "high"))
-    )
+def _around(parts: Iterable[Placed]) -> Box:
+    boxes = [part.box for part in parts]
+    low = [min(box.low[axis] for box in boxes) for axis in (0, 1, 2)]
+    high = [max(box.high[axis] for box in boxes) for axis in (0, 1, 2)]
     return Box((low[0], low[1], low[2]), (high[0], high[1], high[2]))
 
 
-def _met(ones: list[Placed], others: list[Placed]) -> tuple[Placed, Placed] | None:
+def _met(ones: Iterable[Placed], others: Iterable[Placed]) -> tuple[Placed, Placed] | None:
     """Return the two parts that share most; ``None`` if none do."""
     best: tuple[Placed, Placed] | None = None
     most = _LEAST
-    for one in ones:
-        for two in others:
-            if not one.box.meets(two.box):
-                continue
-            common = one.box.meet(two.box)
-            thin = min(size.ticks for size in common.size)
-            if thin > most and volume_left(common, [cut.box for cut in one.cuts + two.cuts]):
-                best, most = (one, two), thin
+    for one, two in product(ones, others):
+        if not one.box.meets(two.box) or apart(one.ring, two.ring):
+            continue
+        common = one.box.meet(two.box)
+        thin = min(size.ticks for size in common.size)
+        if thin > most and volume_left(common, [cut.box for cut in one.cuts + two.cuts]):
+            best, most = (one, two), thin
     return best
 
 
-CHECKS: tuple[Check, ...] = (stand_in_each_other,)
+CHECKS: tuple[Check, ...] = (stand_in_each_other, stand_in_each_other_round_corners)

@@ -11,10 +11,12 @@ from ..cabinet.design import Case
 from ..case.base_frame import BaseFrame
 from ..case.base_hung import Hung
 from ..lengths import ZERO, Length, inches
+from ..project import rows
 from ..project.tree import Project
 from ..room.wall import heights_over
 from ..run.place import Place
 from ..run.space import SpaceKind
+from ..run.strip import boxes_of
 from ..shop.made import Made
 from .snag import Check, Fix, Level, Snag
 
@@ -212,4 +214,30 @@ def _hung_too_high(made: Made, case: Case, ceiling: Length) -> Iterator[Snag]:
         yield Snag("fit.ceiling", Level.STOP, text, case.letter, f"{case.letter}/hang", fix)
 
 
-CHECKS: tuple[Check, ...] = (run_against_wall, one_in_another, beyond_the_end, through_the_mouth, under_the_ceiling)
+def crowns_under_the_ceiling(made: Made) -> Iterator[Snag]:
+    """A strip that stands on cases has its height under the lowest ceiling over them."""
+    write = made.units.write
+    for number, strip in enumerate(made.project.strips, start=1):
+        room, line = made.rooms[strip.wall - 1], made.line(strip.wall, strip.upper)
+        for box in boxes_of(strip, line, made.project.spaces, made.project.rack.stock(strip.goods).thickness):
+            heights = [room.ceiling.length] if room.ceiling is not None else []
+            heights += heights_over(room.wall.ceilings, Length(box.low[0]), Length(box.high[0]))
+            low, high = Length(box.low[2]), Length(box.high[2])
+            if not heights or high <= min(heights):
+                continue
+            room_left = made.units.whole_steps(min(heights) - low)
+            text = (
+                f"The {strip.name} stands on cases {write(low)} high and reaches {write(high)}; the ceiling over it is at "
+                f"{write(min(heights))}: make it narrower, or the cases lower."
+            )
+            fix = None
+            if room_left > ZERO:
+                after = replace(made.project, strips=rows.changed(made.project.strips, number, width=room_left))
+                fix = Fix(f"Make the {strip.name} {write(room_left)} wide", after)
+            yield Snag("fit.crown", Level.STOP, text, "", f"strip/{number}.width", fix)
+            break
+
+
+CHECKS: tuple[Check, ...] = (
+    run_against_wall, one_in_another, beyond_the_end, through_the_mouth, under_the_ceiling, crowns_under_the_ceiling,
+)  # fmt: skip

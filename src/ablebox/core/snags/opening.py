@@ -171,12 +171,12 @@ def _beside_the_wall(
                     f"{case.letter}: opened square, the pull of the door at the {side} wall needs {write(fronts.pulls.out)}, "
                     f"there are {write(room)} {where}; put a filler there or take flatter pulls."
                 )
-                fix = _filler(made, case, side)
+                fix = filler_beside(made, case, side)
                 yield Snag("opening.wall", Level.WARN, text, case.letter, f"{case.letter}/fronts.pulls.out", fix)
                 break
 
 
-def _filler(made: Made, case: Case, side: str, wide: Length | None = None) -> Fix | None:
+def filler_beside(made: Made, case: Case, side: str, wide: Length | None = None) -> Fix | None:
     """Return the fix that puts a filler beside a case.
 
     Args:
@@ -268,7 +268,7 @@ def round_the_corner(made: Made) -> Iterator[Snag]:
                     f"{first.letter} begins {write(gap)} from the face of {last.letter} in the corner and their fronts with pulls stand "
                     f"{write(stands)} out: put a filler of {write(stands)} or more there, or they do not open."
                 )
-                fix = _filler(made, made.project.case(first.letter), "left", stands - max(gap, ZERO))
+                fix = filler_beside(made, made.project.case(first.letter), "left", stands - max(gap, ZERO))
                 yield Snag("opening.corner", Level.WARN, text, first.letter, offer=fix)
 
 

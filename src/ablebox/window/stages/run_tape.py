@@ -26,6 +26,7 @@ from ...core.run.ends import SIDES, look
 from ...core.run.members import hangs
 from ...core.run.place import Line
 from ...core.run.space import SpaceKind
+from ...core.run.strip import Sits
 from ...core.shop.weights import lifting
 from ..desk import Desk
 from ..widgets.choice_box import choice_box
@@ -212,6 +213,12 @@ def add_strips(desk: Desk, column: QVBoxLayout, line: Line) -> None:
             choice_box(
                 f"strip-goods:{number}", "what it is cut from", stocks, strip.goods,
                 lambda code, put=put: put("made of", goods=code),
+            )
+        )  # fmt: skip
+        column.addWidget(
+            choice_box(
+                f"strip-sits:{number}", "where it is", [(sits.value, sits.words) for sits in Sits], strip.sits.value,
+                lambda value, put=put: put("where it is", sits=Sits(value)),
             )
         )  # fmt: skip
         _fields(desk, column, ((f"strip/{number}.width", "wide"), (f"strip/{number}.beyond", "beyond each end")))

@@ -13,12 +13,13 @@ from ...case.fields import check_names, one_of
 from ...case.shell import Work
 from ...lengths import millimetres
 from ..area import Area
-from ..attached import attach, beside
+from ..attached import attach, beside, first_free
 from ..fit.choice import OwnFit
 from ..fit.same import LikeOthers
 from ..leaf import Leaf
 from ..making.choice import OwnMaking
 from ..making.same import LikeDoors
+from ..nearest import nearest
 from .context import FaceContext
 
 
@@ -61,18 +62,21 @@ class FalseFront:
             inward = -1 if is_right else 1
             # Where the opening goes on past the front, as near its end as the clip has wood.
             x = max(x, leaf.x.ticks) if not is_right else min(x, (leaf.x + leaf.width.length).ticks)
-            at = x + inward * size // 2
+            at, xs = x + inward * size // 2, sorted((x, x + inward * size))
+            half = size // 2
+            level, box = first_free(face, [
+                (level, Box((xs[0], back, level - half), (xs[1], back + size, level + half)))
+                for level in nearest(middle, low + half, high - half)
+            ])  # fmt: skip
             front = next(
                 (part for part in work.parts if part.role.whole == leaf.role and part.box.high[1] == back
-                 and part.box.low[0] <= at <= part.box.high[0] and part.box.low[2] <= middle <= part.box.high[2]),
+                 and part.box.low[0] <= at <= part.box.high[0] and part.box.low[2] <= level <= part.box.high[2]),
                 None,
             )  # fmt: skip
-            xs = sorted((x, x + inward * size))
-            box = Box((xs[0], back, middle - size // 2), (xs[1], back + size, middle + size // 2))
             y = max(back, face.shell.front.ticks) + size // 2
             attach(face, work, FittingKind.CLIP, "clips for false fronts", box, (
-                (front, Face.BACK, [(at, 0, middle)]),
-                (beside(face, is_right, x, middle), Face.LEFT if is_right else Face.RIGHT, [(0, y, middle)]),
+                (front, Face.BACK, [(at, 0, level)]),
+                (beside(face, is_right, x, level), Face.LEFT if is_right else Face.RIGHT, [(0, y, level)]),
             ))  # fmt: skip
 
 

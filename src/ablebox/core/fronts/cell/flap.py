@@ -18,12 +18,13 @@ from ...case.shell import Shell, Work
 from ...hardware import Hardware
 from ...lengths import Length, millimetres
 from ..area import Area
-from ..attached import attach, beside, over
+from ..attached import attach, beside, first_free, over
 from ..fit.choice import OwnFit
 from ..fit.same import LikeOthers
 from ..leaf import Leaf
 from ..making.choice import OwnMaking
 from ..making.same import LikeDoors
+from ..nearest import nearest
 from ..weight import weight
 from .context import FaceContext
 
@@ -81,8 +82,9 @@ class Flap:
         left, right, low, high = (edge.ticks for edge in area.opening)
         edge, back = (high if upper else low), leaf.back.ticks
         away = -1 if upper else 1
+        first = min(_IN.ticks, (right - left) // 4)
         for i in range(hinges):
-            x = left + _IN.ticks + (right - left - 2 * _IN.ticks) * i // (hinges - 1)
+            x = left + first + (right - left - 2 * first) * i // (hinges - 1)
             door = self._at(work, leaf, x, edge + away * _ON.ticks, back)
             level = over(face, upper, edge, x)
             half, reach = _WIDE.ticks // 2, _DEEP.ticks
@@ -97,11 +99,10 @@ class Flap:
         for is_right, x in ((False, left), (True, right))[: min(2, supports)]:
             inward = -1 if is_right else 1
             xs = sorted((x, x + inward * _WIDE.ticks // 2))
-            boxes = [
-                (at, Box((xs[0], back, at - _DEEP.ticks), (xs[1], back + 2 * _DEEP.ticks, at + _DEEP.ticks)))
-                for at in _nearest(middle, low + _DEEP.ticks, high - _DEEP.ticks)
-            ]
-            at, box = next(((at, box) for at, box in boxes if not _stood_in(face, box)), boxes[0])
+            at, box = first_free(face, [
+                (level, Box((xs[0], back, level - _DEEP.ticks), (xs[1], back + 2 * _DEEP.ticks, level + _DEEP.ticks)))
+                for level in nearest(middle, low + _DEEP.ticks, high - _DEEP.ticks)
+            ])  # fmt: skip
             upright = beside(face, is_right, x, at)
             y = face.shell.front.ticks + _DEEP.ticks
             door = self._at(work, leaf, x + inward * _ON.ticks, at, back)
@@ -121,24 +122,6 @@ class Flap:
 
 #: Hinges of flaps: how far in from its ends, how far from its edge they are screwed on, how wide and deep they are (common practice).
 _IN, _ON, _WIDE, _DEEP = millimetres(100), millimetres(16), millimetres(60), millimetres(30)
-
-
-#: By how much a support is moved at a time to stand clear of a shelf behind the flap, a step of our own.
-_STEP = millimetres(8).ticks
-
-
-def _nearest(middle: int, low: int, high: int) -> list[int]:
-    """Return the heights a support may have: the middle, then farther from it by steps, within its limits."""
-    steps = range(1, (high - low) // (2 * _STEP) + 1)
-    return [
-        middle,
-        *(at for step in steps for at in (middle + step * _STEP, middle - step * _STEP) if low <= at <= high),
-    ]
-
-
-def _stood_in(face: FaceContext, box: Box) -> bool:
-    """Whether anything of the case stands where a support would be."""
-    return any(part.box.meets(box) for part in face.parts)
 
 
 #: For what height a support's load is told, and what lies on a desk, in kg.
