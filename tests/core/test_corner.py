@@ -44,6 +44,8 @@ from ablebox.core.fronts.face import FaceFronts
 from ablebox.core.fronts.fit.inset_fit import Inset
 from ablebox.core.fronts.fit.overlay import Overlay
 from ablebox.core.lengths import ZERO, Length, inches, millimetres
+from ablebox.core.paper.assembly_json import assembly_tree
+from ablebox.core.paper.buying import hardware
 from ablebox.core.parts.words import lines
 from ablebox.core.project.run_edits import put_in
 from ablebox.core.project.tree import Project, first_rack, new_project
@@ -289,6 +291,36 @@ class BesideOthers(unittest.TestCase):
         self.assertEqual(made.line(2).places[0].x, inches(36))
         self.assertEqual(found(project), [])
         self.assertEqual([made.run.ends["C"][side].seen for side in ("left", "right")], [False, False])
+
+    def test_its_top_is_drawn_to_its_neighbours_with_bolts_through_the_strips_or_with_biscuits(self) -> None:
+        """Strips of 3 in on both sides and 1/2 in for washer and nut: bolts of 7 in, two a joint, clear of every screw."""
+        for thick in (True, False):
+            project = l_shaped()
+            for letter in "ACD":
+                project = project.with_case(replace(project.case(letter), counter=SheetTop(thick_edge=thick)))
+            made = Made(project)
+            tops = [each for each in made.joined if each.fastener.kind in (FastenerKind.BOLT, FastenerKind.BISCUIT)]
+            self.assertEqual({each.letter + each.other for each in tops}, {"AC", "CD"}, thick)
+            if not thick:
+                self.assertTrue(all(each.fastener.kind is FastenerKind.BISCUIT for each in tops))
+                continue
+            self.assertEqual([each.fastener.name for each in tops], ["bolts for tops 7 in"] * 4)
+            self.assertIn(("bolts for tops 7 in", 4), hardware(made))
+            for each in tops:
+                own = made.assembly(each.letter)
+                head, tip = each.fastener.head, each.fastener.tip
+                (part,) = (part for part in own.parts if part.role == each.fastener.through[0])
+                middle = [(a + b) / 2 for a, b in zip(part.box.low, part.box.high, strict=True)]
+                self.assertAlmostEqual(head[2], middle[2], delta=1)
+                along = [i for i in range(3) if head[i] != tip[i]]
+                self.assertEqual(along, [1 - part.axes[0]])
+                for other in own.fasteners:
+                    if part.role in (*other.through, other.into):
+                        x = max(min(other.head[i], other.tip[i]) - head[i] if i != along[0] else 0 for i in (0, 1))
+                        y = max(head[i] - max(other.head[i], other.tip[i]) if i != along[0] else 0 for i in (0, 1))
+                        self.assertGreater(max(x, y), millimetres(5).ticks)
+            listed = [row for each in assembly_tree(made) for row in each["fasteners"] if row["kind"] == "bolt"]
+            self.assertEqual([len(row["through"]) for row in listed], [2] * 4)
 
     def test_fronts_that_meet_are_told_and_kept_back(self) -> None:
         """At 45 degrees doors 3/4 thick need 3/4 x tan 22 1/2 = 5/16 at each end, and a drawer the whole 3/4 (plane geometry)."""

@@ -60,6 +60,7 @@ KINDS: dict[str, Kind] = {
     "dowel": Kind("dowel", "length"),
     "biscuit": Kind("biscuit", "width"),
     "wall-screw": Kind("cabinet screw, into the wall", "length"),
+    "counter-bolt": Kind("bolt for tops", "length"),
     "pin": Kind("shelf pin", "diameter"),
     "foot": Kind("adjustable foot", "height", "adjusts by", "carries"),
     "caster": Kind("caster", "height", carries="carries"),

@@ -28,6 +28,7 @@ class FastenerKind(Enum):
     PULL_SCREW = "pull-screw"
     FITTING_SCREW = "fitting-screw"
     WALL_SCREW = "wall-screw"
+    BOLT = "bolt"
 
     @property
     def glued(self) -> bool:

@@ -5,7 +5,7 @@ A tip ends no nearer to a face than 1/8 in (3 mm) in stock over 5/8 in, 1/16 in 
 screw goes through one part and stays that far inside the other; into an edge it goes an inch and a quarter; nails into an
 edge three times the thickness they fasten. Thicknesses: case and pocket screws No. 8 (4.2 mm), connector screws 7 mm, dowels
 8 mm, brads of 18 gauge 1.2 mm, screws of slides and hinges No. 6 (3.5 mm), of plates 6.3 mm in holes of 5 mm, of pulls
-4 mm, into walls 5 mm (common practice).
+4 mm, into walls 5 mm, bolts of tops 1/4 in (common practice).
 """
 
 from __future__ import annotations
@@ -32,6 +32,7 @@ DIAMETER: dict[FastenerKind, Length] = {
     FastenerKind.PULL_SCREW: millimetres(4),
     FastenerKind.FITTING_SCREW: millimetres("3.5"),
     FastenerKind.WALL_SCREW: millimetres(5),
+    FastenerKind.BOLT: millimetres("6.35"),
 }
 #: How wide heads are, where they are wider than the shank.
 HEAD: dict[FastenerKind, Length] = {

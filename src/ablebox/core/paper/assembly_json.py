@@ -25,6 +25,7 @@ from ..jigs.blocks import JIG
 from ..lengths import ZERO, Length
 from ..parts.listing import Part
 from ..project.placed import FILLER, LOOSE, STRIP
+from ..shop.between import Joined
 from ..shop.made import Made
 from .parts_json import mm
 
@@ -116,14 +117,15 @@ class _Object:
         fittings = [each for each in fittings if all(self._there(role) for role in each.holds)]
         tree["hardware"] = [self._fitting(i, each) for i, each in enumerate(fittings, start=1)]
         fasteners = [
-            (each, "")
+            Joined(letter, each)
             for each in self.assembly.fasteners
             if self._listed(_driven_from(each), own) and (not isinstance(each.into, Role) or self._there(each.into))
         ]
-        if self.of is Of.CASE and self.copy == 1:
-            joined = [each for each in self.made.joined if each.letter == letter]
-            fasteners += [(each.fastener, each.other) for each in joined]
-        tree["fasteners"] = [self._fastener(i, *each) for i, each in enumerate(fasteners, start=1)]
+        if self.copy == 1:
+            fasteners += [
+                each for each in self.made.joined if each.letter == letter and each.fastener.through[0] in own
+            ]
+        tree["fasteners"] = [self._fastener(i, each) for i, each in enumerate(fasteners, start=1)]
         tree["holes"] = list(self._holes())
         return tree
 
@@ -221,13 +223,16 @@ class _Object:
             **self._box(fitting.box), "holds": [self._named(role) for role in fitting.holds],
         }  # fmt: skip
 
-    def _fastener(self, number: int, fastener: Fastener, other: str) -> dict[str, Any]:
+    def _fastener(self, number: int, joined: Joined) -> dict[str, Any]:
+        fastener, other = joined.fastener, joined.other
         into = fastener.into
+        through = [self._named(role) for role in fastener.through]
+        if joined.passes is not None:
+            through.append(self._named(joined.passes, other))
         return {
             "id": f"{self.key}.fastener.{number}", "kind": fastener.kind.value, "name": fastener.name,
             "diameter": mm(fastener.diameter), "head": self._point(fastener.head), "tip": self._point(fastener.tip),
-            "through": [self._named(role) for role in fastener.through],
-            "into": into.value if isinstance(into, Into) else self._named(into, other),
+            "through": through, "into": into.value if isinstance(into, Into) else self._named(into, other),
         }  # fmt: skip
 
     def _holes(self) -> Iterator[dict[str, Any]]:

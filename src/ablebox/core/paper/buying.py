@@ -123,6 +123,8 @@ def reasons(made: Made) -> dict[str, str]:
     rows = [(assembly.letter, item.name, item.why) for assembly in made.assemblies for item in assembly.bought]
     for joined in made.joined:
         words = "to the wall" if not joined.other else "to a filler" if joined.other == FILLER else "case to case"
+        if joined.fastener.kind in (FastenerKind.BOLT, FastenerKind.BISCUIT):
+            words = "top to top"
         rows.append(
             (joined.letter, joined.fastener.name, f"{words}: {joined.fastener.why}" if joined.fastener.why else words)
         )

@@ -10,9 +10,8 @@ least, so screws of 2 1/2 to 3 in; one at each stud a rail crosses, at 16 in (40
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from itertools import pairwise
-from typing import Protocol
 
 from ..assembly.fastener import Fastener, FastenerKind, Into, Point
 from ..assembly.joint import Joint, Spacing, Way
@@ -27,9 +26,9 @@ from ..fastening.wood import solid, spans
 from ..hardware import Hardware
 from ..lengths import Length, inches, millimetres
 from ..project.placed import FILLER
-from ..project.tree import Project
-from ..room.wall import Measured
 from ..run.place import Line, Place
+from .between import Derived, Joined
+from .bolted import bolted
 from .fillers import screwed_to
 from .shared import driven_from_owner, held, shares
 
@@ -41,37 +40,7 @@ _STUDS, _CLEAR, _SIDEWAYS = inches(16), inches(1), inches("1/2")
 _STILES = (Role(PartKind.FRAME_STILE, Side.RIGHT), Role(PartKind.FRAME_STILE, Side.LEFT))
 
 
-@dataclass(frozen=True, slots=True)
-class Joined:
-    """A fastener between a case and something else.
-
-    Args:
-        letter: of the case it is driven from; its places are in that case's axes.
-        fastener: the fastener.
-        other: letter of the case it ends in, that of fillers; empty where it ends in the wall.
-    """
-
-    letter: str
-    fastener: Fastener
-    other: str = ""
-
-
-class _Made(Protocol):
-    project: Project
-    rooms: tuple[Measured, ...]
-
-    @property
-    def lines(self) -> tuple[Line, ...]:
-        """The runs of all walls."""
-
-    def assembly(self, letter: str) -> Assembly:
-        """Return a case as built."""
-
-    def shop_of(self) -> Shop:
-        """Return what fasteners are chosen from."""
-
-
-def joined(made: _Made) -> list[Joined]:
+def joined(made: Derived) -> list[Joined]:
     """Return every fastener between cases, and between cases and walls."""
     found: list[Joined] = []
     for line in made.lines:
@@ -84,10 +53,10 @@ def joined(made: _Made) -> list[Joined]:
             for place in line.places:
                 if place.letter and _straight(made, place.letter):
                     found += _to_the_wall(made, place, made.rooms[line.wall - 1].wall.studs, found)
-    return found
+    return [*found, *bolted(made)]
 
 
-def _shared(made: _Made, line: Line) -> Iterator[Joined]:
+def _shared(made: Derived, line: Line) -> Iterator[Joined]:
     """What holds the cases of a run to counters, base frames and kick boards of others."""
     places = [place for place in line.places if place.letter and _straight(made, place.letter)]
     for place in places:
@@ -108,7 +77,7 @@ def _shared(made: _Made, line: Line) -> Iterator[Joined]:
                     yield Joined(there.letter, moved_fastener(each, back), place.letter)
 
 
-def _beside(made: _Made, line: Line) -> Iterator[Joined]:
+def _beside(made: Derived, line: Line) -> Iterator[Joined]:
     """What holds fillers to the cases beside them."""
     for one, two in pairwise(line.places):
         case, filler = (one, two) if one.letter else (two, one)
@@ -128,11 +97,11 @@ def _by(one: Assembly, place: Place, two: Assembly, there: Place) -> Point:
     )
 
 
-def _straight(made: _Made, letter: str) -> bool:
+def _straight(made: Derived, letter: str) -> bool:
     return not made.project.case(letter).turned and made.assembly(letter).slant is None
 
 
-def _together(made: _Made, one: Place, two: Place) -> Iterator[Joined]:
+def _together(made: Derived, one: Place, two: Place) -> Iterator[Joined]:
     first, second = made.assembly(one.letter), made.assembly(two.letter)
     by = _by(first, one, second, two)
     pairs = [(RIGHT, LEFT)] if not one.panels[1] and not two.panels[0] else []
@@ -165,7 +134,7 @@ def _renamed(fastener: Fastener, role: Role) -> Fastener:
     return replace(fastener, through=(), into=role)
 
 
-def _to_the_wall(made: _Made, place: Place, studs: tuple[Length, ...], found: list[Joined]) -> Iterator[Joined]:
+def _to_the_wall(made: Derived, place: Place, studs: tuple[Length, ...], found: list[Joined]) -> Iterator[Joined]:
     assembly, shop = made.assembly(place.letter), made.shop_of()
     items = sorted(shop.items("wall-screw"), key=lambda item: item.length)
     behind = assembly.outside[2].length.ticks

@@ -32,9 +32,10 @@ from ..run.place import Line, Place
 from ..run.run import Stands, work_out
 from ..stock import Goods, Grain, Offcuts, Saw, SawStyle, Sheet
 from ..units import Units
+from .between import Joined
 from .grain_blocks import grain_blocks
 from .held import Holding, holding
-from .joined import Joined, joined
+from .joined import joined
 
 
 @dataclass(slots=True)
@@ -166,7 +167,7 @@ class Made:
         # What goes on over, under or before other cases may be held by those alone.
         held = {
             role for each in self.joined for of, roles in
-            ((each.letter, each.fastener.through), (each.other, each.fastener.through), (each.other, (each.fastener.into,)))
+            ((each.letter, each.fastener.through), (each.other, each.fastener.through), (each.other, (each.fastener.into, each.passes)))
             if of == letter for role in roles
         }  # fmt: skip
         return [each for each in built.findings if each.fault is not Fault.LOOSE or each.roles[0] not in held]

@@ -22,7 +22,7 @@ from ..reckoning import leaf
 from ..room.wall import End, Measured
 from ..run.place import Place
 from ..run.strip import RunStrip, boxes_of
-from .made import Made
+from .between import Derived
 
 
 @dataclass(frozen=True, slots=True)
@@ -40,7 +40,7 @@ class Standing:
     parts: tuple[Placed, ...]
 
 
-def standing(made: Made, wall: int) -> list[Standing]:
+def standing(made: Derived, wall: int) -> list[Standing]:
     """Return what stands and hangs at a wall: cases, and the strips over and under them."""
     found = []
     for upper in (False, True):
@@ -56,7 +56,7 @@ def standing(made: Made, wall: int) -> list[Standing]:
     return found
 
 
-def at_the_wall(made: Made, place: Place) -> Iterator[Placed]:
+def at_the_wall(made: Derived, place: Place) -> Iterator[Placed]:
     """Return the parts of a case in the axes of its wall; what slopes is left out where it stands turned."""
     assembly, turned = made.assembly(place.letter), made.project.case(place.letter).turned
     wide, deep = assembly.outside[0].length.ticks, assembly.outside[2].length.ticks
@@ -83,7 +83,7 @@ def round_the_corner(parts: Iterable[Placed], long: Length) -> Iterator[Placed]:
             yield moved_part(turn.part(part), (long.ticks, 0, 0))
 
 
-def corners(made: Made) -> Iterator[tuple[Measured, Measured, Length]]:
+def corners(made: Derived) -> Iterator[tuple[Measured, Measured, Length]]:
     """Return each two walls with a corner the run comes round between them, and how long the first is."""
     for before, after in pairwise(room for room in made.rooms if room.wall.island is None):
         if after.wall.left is not End.CORNER:

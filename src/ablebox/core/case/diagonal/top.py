@@ -1,7 +1,7 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
 """Counter of a corner case: five-cornered, its front edge from that of one neighbour's top to that of the other's.
 
-It meets both neighbours' tops in straight joints at its sides, where strips under it take the bolts (common practice).
+It meets both neighbours' tops in straight joints at its sides, where strips under it take the bolts (``core/shop/bolted``; common practice).
 """
 
 from __future__ import annotations
@@ -71,7 +71,6 @@ class _Top:
                   footprint=ring, cuts=(cut,))  # fmt: skip
         if top.splash:
             self._splash(length, depth, z + self.t.length)
-        self.work.buy("counter bolts, two a joint", 4)
         return self.work
 
     def _add(self, role: Role, name: str, long: Reckoned, wide: Reckoned, axes: tuple[int, int, int],
