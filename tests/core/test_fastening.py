@@ -32,6 +32,7 @@ from ablebox.core.fastening.lay_out import Layer, Shop
 from ablebox.core.fastening.rows import places, suited
 from ablebox.core.fronts.cell.door import Door
 from ablebox.core.fronts.cell.drawer import Drawer
+from ablebox.core.fronts.cell.inner import InnerDrawers
 from ablebox.core.fronts.cell.pair import Pair
 from ablebox.core.fronts.drawer.slides import CentreMount, Undermount
 from ablebox.core.fronts.face import FaceFronts, Line, Stack
@@ -353,6 +354,7 @@ class Hanging(unittest.TestCase):
         (Rows((Bay(), Bay()), (inches(8), None), (ZERO,)), D, {}, "hang.shelf", "stands 8 3/4 in inside"),
         (Bay(), Line((Door("left"), Door("left")), (None, None)), {}, "hang.fastener", "no upright beside it"),
         (Bay(), Stack((D, D), (None, None)), {"slides": CentreMount()}, "hang.under", "what is right below it"),
+        (Bay(), Door("left", inner=InnerDrawers(2, packer=inches("1/4"))), {"fit": Inset()}, "hang.room", "the drawer stands wherever"),
     )
     def test_snag_and_offer(self, inside: Any, face: Any, more: Any, code: str, words: str) -> None:
         project = new_project()

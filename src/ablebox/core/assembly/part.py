@@ -328,6 +328,7 @@ class Want(Enum):
     SHELF = "shelf"
     UNDER = "under"
     FASTENER = "fastener"
+    ROOM = "room"
 
 
 @dataclass(frozen=True, slots=True)

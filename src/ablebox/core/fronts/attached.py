@@ -3,17 +3,18 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Iterable
 
 from ..assembly.fastener import FastenerKind, Point
 from ..assembly.fitting import Fitting, FittingKind
-from ..assembly.part import Face, Placed
+from ..assembly.part import Face, Placed, Want, Wanting
 from ..assembly.role import PartKind
 from ..assembly.solid import Box
 from ..case.shell import Work
 from ..fastening.screwed_on import METAL, screwed_on
 from ..lengths import ZERO, millimetres
 from .cell.context import FaceContext
+from .leaf import Leaf
 
 #: How far a part's face lies from the edge of the opening it is beside, at most; a limit of our own.
 _BESIDE = millimetres(13).ticks
@@ -48,15 +49,27 @@ def attach(
     work.fittings.append(Fitting(kind, name, box, tuple(holds)))
 
 
-def first_free(face: FaceContext, places: Sequence[tuple[int, Box]]) -> tuple[int, Box]:
-    """Return the first of several places at which nothing of the case stands; the very first if something stands at all.
+def first_free(
+    face: FaceContext, work: Work, leaf: Leaf, place: str, choices: Iterable[tuple[int, Box]]
+) -> tuple[int, Box] | None:
+    """Return the first of several places at which nothing of the case stands; ``None`` if something does everywhere, which is noted.
 
     Args:
         face: the face.
-        places: each with the box that something would take up there.
+        work: takes the note.
+        leaf: the front it is for.
+        place: path of that.
+        choices: each with the box that something would take up there.
     """
-    free = (each for each in places if not any(part.box.meets(each[1]) for part in face.parts))
-    return next(free, places[0])
+    blocks: Placed | None = None
+    for at, box in choices:
+        met = next((part for part in face.parts if part.box.meets(box)), None)
+        if met is None:
+            return at, box
+        blocks = blocks or met
+    if blocks is not None:
+        work.wanting.append(Wanting(Want.ROOM, leaf.role, blocks.role, place=place))
+    return None
 
 
 def beside(face: FaceContext, right: bool, at: int, level: int) -> Placed | None:

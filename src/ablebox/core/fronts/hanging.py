@@ -36,6 +36,8 @@ _PILOT = millimetres("2.5")
 _MOVES = tuple(millimetres(by) * way for by in (16, 24, 8, 32, 40, 48, 56, 64) for way in (1, -1))
 #: How far a plate and an arm reach from a hinge's middle, up and down, and how far an arm reaches behind the plate's line.
 _PLATE_REACH, _ARM_REACH, _ARM_BEHIND = millimetres(24), millimetres(10), millimetres(20)
+#: The least from hinge to hinge, so that cups, their screws and plates keep apart: a limit of our own.
+_APART = millimetres(70)
 #: The farthest an upright's face lies from the edge of the opening it is beside.
 _BESIDE = millimetres(13)
 #: Where hinges on the back of a stile are screwed, from its edge.
@@ -90,6 +92,8 @@ def hang(
     work.buy(chosen.hinge.name, chosen.count, f"{chosen.counted}; {chosen.why}", chosen.lacks, chosen.hinge.kind)
     if chosen.plate is not None:
         work.buy(chosen.plate.name, chosen.count, chosen.why)
+    far = hinge_heights(leaf.height.length, chosen.count)[:2]
+    need(far[1] - far[0], _APART, f"height between its {chosen.count} hinges", "Make the door higher, or narrower.")
     if face.fit.inset:
         work.buy("door stops", 1)
     _Hung(face, work, leaf, making, area, chosen, thickness, behind).hang()
@@ -185,13 +189,9 @@ class _Hung:
         for by in (ZERO, *_MOVES):
             level = wanted + by.ticks
             screws = self._plate_screws(upright, level)
-            if len(screws) == 2 and not self._stood_in(level, upright):
+            if len(screws) == 2 and self._in_the_way(level, upright) is None:
                 return self._fixed(level, upright, screws)
-        self._refuse_what_slides(wanted, upright)
-        screws = self._plate_screws(upright, wanted)
-        if len(screws) == 2 and not self.behind:
-            return self._fixed(wanted, upright, screws)
-        self._noted(upright)
+        self._noted(upright, self._in_the_way(wanted, upright))
         self._boxes(wanted, None)
         return wanted
 
@@ -207,33 +207,24 @@ class _Hung:
         self._boxes(level, upright)
         return level
 
-    def _stood_in(self, level: int, upright: Placed) -> bool:
-        """Whether something of the case stands where a hinge's plate or arm would be."""
+    def _in_the_way(self, level: int, upright: Placed) -> Placed | None:
+        """Return what of the case stands where a hinge's plate or arm would be."""
         boxes = self._plate_and_arm(level, upright)
-        return any(
-            part.role != upright.role
-            and (part.role.kind in _IN_THE_WAY or part.role.whole.kind in BOXES or self.behind)
-            and any(part.box.meets(box) for box in boxes)
-            for part in self.there
+        return next(
+            (
+                part
+                for part in self.there
+                if part.role != upright.role
+                and (part.role.kind in _IN_THE_WAY or part.role.whole.kind in BOXES or self.behind)
+                and any(part.box.meets(box) for box in boxes)
+            ),
+            None,
         )
 
-    def _refuse_what_slides(self, level: int, upright: Placed) -> None:
-        """Refuse drawers behind a door that leave its hinges no place at any height."""
-        shares = [
-            part.box.meet(box).size[0].ticks
-            for part in self.there if part.role.whole.kind in BOXES
-            for box in self._plate_and_arm(level, upright) if part.box.meets(box)
-        ]  # fmt: skip
-        if shares:
-            shell = self.face.shell
-            more = shell.units.write(Length(max(shares)), True)
-            raise shell.refuse(
-                "drawers behind a door",
-                "they stand in the arms of its hinges",
-                f"Pack them off the hinges by {more} more.",
-            )
-
-    def _noted(self, upright: Placed | None) -> None:
+    def _noted(self, upright: Placed | None, blocks: Placed | None = None) -> None:
+        if blocks is not None:
+            self.work.wanting.append(Wanting(Want.ROOM, self.leaf.role, blocks.role, place=self.area.path))
+            return
         other = upright.role if upright is not None else None
         self.work.wanting.append(Wanting(Want.FASTENER, self.leaf.role, other, place=self.area.path))
 

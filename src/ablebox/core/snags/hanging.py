@@ -14,6 +14,7 @@ from ..cabinet.design import Case
 from ..cabinet.places import at, put
 from ..case.inside.layout import Bay, Columns, Inside, Rows
 from ..fronts.cell.drawer import Drawer
+from ..fronts.cell.inner import InnerDrawers
 from ..fronts.drawer.slides import CentreMount, SideMount
 from ..fronts.face import FaceFronts, Line
 from ..lengths import ZERO, Length, inches
@@ -95,12 +96,21 @@ def _fastener(made: Made, assembly: Assembly, wanting: Wanting) -> str:
     )
 
 
+def _room(made: Made, assembly: Assembly, wanting: Wanting) -> str:
+    blocks = called(assembly, wanting.other) if wanting.other is not None else "case"
+    return (
+        f"the hardware of the {called(assembly, wanting.role)} finds no free place, the {blocks} stands wherever it could go; "
+        "move that, or divide the face otherwise."
+    )
+
+
 _SENTENCES = {
     Want.UPRIGHT: _upright,
     Want.PARTITION: _partition,
     Want.SHELF: _shelf,
     Want.UNDER: _under,
     Want.FASTENER: _fastener,
+    Want.ROOM: _room,
 }
 
 
@@ -111,6 +121,12 @@ def _offer(made: Made, case: Case, assembly: Assembly, wanting: Wanting) -> Fix 
         return _with_partitions(made, case, assembly, space) or _one_front(made, case, wanting)
     if wanting.want in (Want.PARTITION, Want.SHELF) and wanting.other is not None:
         return _undivided(made, case, wanting.want, wanting.other)
+    if wanting.want is Want.ROOM and wanting.other is not None and wanting.other.whole.kind is PartKind.INNER_DRAWER:
+        inner = at(case, f"{wanting.place}.inner")
+        packer = InnerDrawers().packer
+        if isinstance(inner, InnerDrawers) and inner.packer < packer:
+            changed = put(case, f"{wanting.place}.inner", replace(inner, packer=packer))
+            return Fix(f"Pack them off the hinges by {made.units.write(packer)}", made.project.with_case(changed))
     if wanting.want is Want.UNDER:
         for place, fronts in case.faces:
             if isinstance(fronts.slides, CentreMount):

@@ -64,10 +64,13 @@ class FalseFront:
             x = max(x, leaf.x.ticks) if not is_right else min(x, (leaf.x + leaf.width.length).ticks)
             at, xs = x + inward * size // 2, sorted((x, x + inward * size))
             half = size // 2
-            level, box = first_free(face, [
+            free = first_free(face, work, leaf, area.path, [
                 (level, Box((xs[0], back, level - half), (xs[1], back + size, level + half)))
                 for level in nearest(middle, low + half, high - half)
             ])  # fmt: skip
+            if free is None:
+                continue
+            level, box = free
             front = next(
                 (part for part in work.parts if part.role.whole == leaf.role and part.box.high[1] == back
                  and part.box.low[0] <= at <= part.box.high[0] and part.box.low[2] <= level <= part.box.high[2]),

@@ -83,13 +83,19 @@ class Flap:
         edge, back = (high if upper else low), leaf.back.ticks
         away = -1 if upper else 1
         first = min(_IN.ticks, (right - left) // 4)
+        half, reach = _WIDE.ticks // 2, _DEEP.ticks
+        heights = sorted((edge, edge + away * reach))
         for i in range(hinges):
-            x = left + first + (right - left - 2 * first) * i // (hinges - 1)
+            wanted = left + first + (right - left - 2 * first) * i // (hinges - 1)
+            free = first_free(face, work, leaf, area.path, [
+                (x, Box((x - half, back, heights[0]), (x + half, back + reach, heights[1])))
+                for x in nearest(wanted, max(left + half, wanted - first), min(right - half, wanted + first))
+            ])  # fmt: skip
+            if free is None:
+                continue
+            x, box = free
             door = self._at(work, leaf, x, edge + away * _ON.ticks, back)
             level = over(face, upper, edge, x)
-            half, reach = _WIDE.ticks // 2, _DEEP.ticks
-            heights = sorted((edge, edge + away * reach))
-            box = Box((x - half, back, heights[0]), (x + half, back + reach, heights[1]))
             off = half // 2
             attach(face, work, FittingKind.FLAP_HINGE, "hinges for flaps", box, (
                 (door, Face.BACK, [(x + by, 0, edge + away * _ON.ticks) for by in (-off, off)]),
@@ -99,10 +105,13 @@ class Flap:
         for is_right, x in ((False, left), (True, right))[: min(2, supports)]:
             inward = -1 if is_right else 1
             xs = sorted((x, x + inward * _WIDE.ticks // 2))
-            at, box = first_free(face, [
+            free = first_free(face, work, leaf, area.path, [
                 (level, Box((xs[0], back, level - _DEEP.ticks), (xs[1], back + 2 * _DEEP.ticks, level + _DEEP.ticks)))
                 for level in nearest(middle, low + _DEEP.ticks, high - _DEEP.ticks)
             ])  # fmt: skip
+            if free is None:
+                continue
+            at, box = free
             upright = beside(face, is_right, x, at)
             y = face.shell.front.ticks + _DEEP.ticks
             door = self._at(work, leaf, x + inward * _ON.ticks, at, back)
