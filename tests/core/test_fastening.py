@@ -354,7 +354,13 @@ class Hanging(unittest.TestCase):
         (Rows((Bay(), Bay()), (inches(8), None), (ZERO,)), D, {}, "hang.shelf", "stands 8 3/4 in inside"),
         (Bay(), Line((Door("left"), Door("left")), (None, None)), {}, "hang.fastener", "no upright beside it"),
         (Bay(), Stack((D, D), (None, None)), {"slides": CentreMount()}, "hang.under", "what is right below it"),
-        (Bay(), Door("left", inner=InnerDrawers(2, packer=inches("1/4"))), {"fit": Inset()}, "hang.room", "the drawer stands wherever"),
+        (
+            Bay(),
+            Door("left", inner=InnerDrawers(2, packer=inches("1/4"))),
+            {"fit": Inset()},
+            "hang.room",
+            "the drawer stands wherever",
+        ),
     )
     def test_snag_and_offer(self, inside: Any, face: Any, more: Any, code: str, words: str) -> None:
         project = new_project()

@@ -20,7 +20,7 @@ from ablebox.core.paper.parts_json import parts_tree
 from ablebox.core.project.choices import choice
 from ablebox.core.project.files import load
 from ablebox.core.project.tree import new_project
-from ablebox.core.reckoning import Reckoned
+from ablebox.core.reckoning import Origin, Reckoned
 from ablebox.core.shop.made import Made
 from tests.designs import any_case, random_rack
 
@@ -83,6 +83,12 @@ class OneKeyOneNumber(unittest.TestCase):
                 waiting += [term.item for term in number.terms]
                 if number.terms:
                     self.assertEqual(number.total(), number.reckoned_length or number.length, (about, number.key))
+                if number.origin is Origin.RULE and number.length:
+                    # A figure that is a rule says where it stands, on the tape as in the list of figures.
+                    sources = ("common practice", "from memory", "of our own", "a choice")
+                    self.assertTrue(
+                        any(words in number.source for words in sources), (about, number.label, number.source)
+                    )
                 if number.key:
                     found[number.key].add(number.length)
             self.assertEqual([key for key, lengths in found.items() if len(lengths) > 1], [], about)

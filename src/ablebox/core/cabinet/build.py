@@ -35,7 +35,7 @@ from ..case.shell import LEFT, RIGHT, Lines, Shell, Work
 from ..fronts.edges import Edges
 from ..fronts.face import FaceFronts
 from ..fronts.side_face import build_side
-from ..lengths import ZERO, Length
+from ..lengths import ZERO, Length, millimetres
 from ..reckoning import Book, Reckoned
 from ..stock import Rack
 from ..units import Units
@@ -44,6 +44,8 @@ from .diagonal import build_diagonal
 from .fastened import counted, fastened, hung
 from .setting_out import known, lines_of, shell_of
 
+#: Nothing smaller can be cut: what comes out so is no part (a limit of our own).
+_NO_PART = millimetres(3)
 #: Hardware that no shelf may lie in.
 _IN_THE_WAY = (FittingKind.HINGE_ARM, FittingKind.HINGE_PLATE)
 
@@ -154,11 +156,13 @@ def _good_face_out(work: Work, side: str) -> None:
 
 
 def _in_the_wood(shell: Shell, part: Placed) -> Placed:
-    """Return a part, refused where holes would miss it: a cup wider than its stile, a plate above a low partition.
+    """Return a part, refused where it is too small to be one, or holes would miss it, such as a cup wider than its stile.
 
     Raises:
-        SizeImpossible: naming the holes.
+        SizeImpossible: naming the part or the holes.
     """
+    for size, words in ((part.length.length, "length"), (part.width.length, "width")):
+        shell.need(size, _NO_PART, f"{part.name}, {words}", "Make it larger, or leave it out.")
     for holes in part.holes if not part.glued else ():
         reach = holes.diameter.ticks // 2
         for centre in holes.centres:

@@ -83,7 +83,7 @@ def joined(
         start = max([x - HALF, *(end + _CLEAR for _, end in behind if end < x)])
         end = min([x + HALF, *(low - _CLEAR for low, _ in behind if low > x)])
         long = book.named(
-            leaf(end - start, "behind both pieces, clear of sides", origin=Origin.RULE),
+            leaf(end - start, "behind both pieces, clear of sides", origin=Origin.RECKONED),
             "joining block, length",
             f"{stem}{number}.length",
         )

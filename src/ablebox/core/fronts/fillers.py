@@ -43,9 +43,14 @@ def fillers(
     for number, (left, right, z) in enumerate(pulls, start=1):
         low, high = max(left - _BEYOND, x0), min(right + _BEYOND, x1)
         bottom, top = max(z - _HIGH.share(2)[0], z0), min(z + _HIGH.share(2)[0], z1)
-        note = "an inch beyond the screws"
+        note = "an inch beyond the screws, common practice"
         long = leaf(high - low, "filler, length", origin=Origin.RULE, note=note)
-        wide = leaf(top - bottom, "filler, width", origin=Origin.RULE, note="an inch above and below the screws")
+        wide = leaf(
+            top - bottom,
+            "filler, width",
+            origin=Origin.RULE,
+            note="an inch above and below the screws, common practice",
+        )
         length = shell.book.named(long.times(1), "filler, length", f"{front.role}.filler.{number}/length")
         width = shell.book.named(wide.times(1), "filler, width", f"{front.role}.filler.{number}/width")
         for layer in range(layers):

@@ -46,11 +46,11 @@ class EndEdges(Edges):
 
     def member(self, side: str) -> Reckoned:
         """Return what stays of the panel beside an opening."""
-        return leaf(_BORDER, "end panel beside the opening", origin=Origin.RULE, note="kept whole")
+        return leaf(_BORDER, "end panel beside the opening", origin=Origin.RULE, note="kept whole, common practice")
 
     def mid(self, columns: bool) -> Reckoned | None:
         """Return what stays of it between two openings."""
-        return leaf(_BORDER, "end panel between openings", origin=Origin.RULE, note="kept whole")
+        return leaf(_BORDER, "end panel between openings", origin=Origin.RULE, note="kept whole, common practice")
 
 
 def build_side(

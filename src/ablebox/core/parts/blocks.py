@@ -27,12 +27,12 @@ def _part(project: Project, block: Block) -> Part:
     name = "shim" if block.is_shim else "block"
     part = bare_part(
         block.code, name, (f"{block.sets.ticks}",), goods,
-        leaf(long, f"length of the {name}", key + "length", Origin.RULE, "" if block.is_shim else sets),
-        leaf(wide, f"width of the {name}", key + "width", Origin.RULE, "wide enough to stand"), Grain.ANY, project.units,
+        leaf(long, f"length of the {name}", key + "length", Origin.RECKONED, "" if block.is_shim else sets),
+        leaf(wide, f"width of the {name}", key + "width", Origin.RULE, "wide enough to stand, of our own"), Grain.ANY, project.units,
     )  # fmt: skip
     if not block.is_shim:
         return part
-    return replace(part, thickness=leaf(thick, "thickness of the shim", key + "thickness", Origin.RULE, sets))
+    return replace(part, thickness=leaf(thick, "thickness of the shim", key + "thickness", Origin.RECKONED, sets))
 
 
 def from_sheets(project: Project, wanted: Iterable[Block]) -> list[LoosePart]:

@@ -16,7 +16,7 @@ def width_of_space(space: RunSpace, number: int, shared: Mapping[int, Reckoned])
     book, words = Book(f"space/{number}."), space.name or space.kind.words
     if space.width is None:
         return shared.get(number) or leaf(
-            ZERO, f"{words}: nothing is left for it", f"space/{number}.width", Origin.RULE
+            ZERO, f"{words}: nothing is left for it", f"space/{number}.width", Origin.RECKONED
         )
     own = leaf(space.width, f"width of {words}", f"space/{number}.width", Origin.CHOICE)
     if not space.air:

@@ -49,7 +49,12 @@ class Tenon:
         shell.need(most, millimetres(3), f"room for tenons in the {other.name}", "Make it wider.")
         if self.length <= most:
             return shell.book.chosen(self.length, "tenon", "frame.joint.length")
-        return leaf(most, "tenon, short", origin=Origin.RULE, note=f"two may meet in the {other.name}")
+        return leaf(
+            most,
+            "tenon, short",
+            origin=Origin.RULE,
+            note=f"two may meet in the {other.name}: half of it less 2 mm, of our own",
+        )
 
     def join(self, member: Member, side: int, other: Member, reach: Length) -> tuple[list[Cut], list[Cut]]:
         """Return the shoulders of the tongue and the mortise for it."""

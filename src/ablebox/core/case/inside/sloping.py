@@ -66,7 +66,7 @@ class SlopingShelves:
         rise = book.chosen(self.rise, "rise, front to back", f"{path}.rise")
         key = space.key("slope")
         length = book.named(space.width - play, "sloping shelf, length", f"{key}/length")
-        along = leaf(wide, "along the slope, so that it reaches over the depth", origin=Origin.RULE,
+        along = leaf(wide, "along the slope, so that it reaches over the depth", origin=Origin.RECKONED,
                      note=f"rise {shell.units.write(self.rise)} in {shell.units.write(run)}")  # fmt: skip
         width = book.named(along, "sloping shelf, width", f"{key}/width")
         low, high = space.clear_heights()

@@ -99,7 +99,9 @@ def hang_box(
     if box.strip:
         over = Length(total.length.ticks % box.strip.ticks)
         if over:
-            total = total - leaf(over, "down to a strip width", "", Origin.RULE, "few strip widths")
+            total = total - leaf(
+                over, "down to a strip width", "", Origin.RULE, "few strip widths, a choice of the box"
+            )
     if asked is not None:
         shell.need(total.length - asked[0], ZERO, "room above the drawer box", "Make the box lower.")
         total = book.chosen(asked[0], "box height", asked[1]).times(1)

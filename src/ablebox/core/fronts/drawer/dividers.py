@@ -84,8 +84,8 @@ class Dividers:
         room = Length(inner.high[across] - inner.low[across]) - t * count
         self.shell.need(room, inches(1) * (count + 1), "room between the drawer's dividers", "Take fewer.")
         inside = leaf(clear, "inside of the box", origin=Origin.RECKONED, note="between the parts that hold it")
-        depth = leaf(dado, "dado", origin=Origin.RULE, note="a quarter of the side")
-        play = leaf(_PLAY, "play", origin=Origin.RULE, note="so that it slides in")
+        depth = leaf(dado, "dado", origin=Origin.RULE, note="a quarter of the side, common practice")
+        play = leaf(_PLAY, "play", origin=Origin.RULE, note="so that it slides in, common practice")
         long = book.named(inside + depth.times(2) - play, "divider, length", f"{self.role}.divider.{way}/length")
         bays = room.share(count + 1)
         half = _PLAY.share(2)[0]
