@@ -194,7 +194,9 @@ def _runs_free(shell: Shell, work: Work) -> None:
 
 #: Hardware that runs through a bay, and what of other fittings may stand there.
 _RUNS = {FittingKind.ROD: "hanging rod", FittingKind.SLIDE_CASE: "slide", FittingKind.SLIDE_BOX: "slide"}
-_STANDS = frozenset({PartKind.FALSE_BOTTOM, PartKind.SLOPING_SHELF, PartKind.DIVIDER, PartKind.PULL_OUT})
+_STANDS = frozenset(
+    {PartKind.FALSE_BOTTOM, PartKind.SLOPING_SHELF, PartKind.DIVIDER, PartKind.PULL_OUT, PartKind.SHELF}
+)
 
 
 def _keep_apart(shell: Shell, before: tuple[Placed, ...], fronts: Work) -> None:

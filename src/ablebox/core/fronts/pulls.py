@@ -36,6 +36,8 @@ _SCREW = {System.INCH: inches("3/16"), System.MM: millimetres(5)}
 _HAND = inches(42)
 #: Wood that must be left beside a pull's screws.
 _LEAST = inches("1/2")
+#: The least from an edge to the middle of a pull's screw, a limit of our own.
+_EDGE = millimetres(8)
 #: What a screw holds in a pull, at least and at most (common practice).
 #: How far a pull reaches beyond its screws.
 _REACH = millimetres(6)
@@ -88,6 +90,7 @@ class Pulls:
             work.buy("push latches", 1)
             return
         apart = self._apart(shell, ZERO)
+        self._off_the_edge(shell)
         shell.need(leaf.width.length - self.edge, self.edge, "door width beside its pull", "Bring the pull nearer.")
         # On a low door the pull moves to its middle.
         end = min(self.end, (leaf.height.length - apart).share(2)[0])
@@ -143,6 +146,8 @@ class Pulls:
         middles = [quarters[0], quarters[0] + quarters[1] + quarters[2]] if count == 2 else [quarters[0] + quarters[1]]
         z = Length((part.box.low[2] + part.box.high[2]) // 2)
         if at != "middle":
+            self._off_the_edge(shell)
+            shell.need(leaf.height.length - self.edge, _EDGE, "front height beside its pull", "Bring the pull nearer.")
             z = leaf.z + self.edge if at == "low" else leaf.z + leaf.height.length - self.edge
         half = apart.share(2)[0]
         centres = []
@@ -152,6 +157,9 @@ class Pulls:
         self._bore(shell, work, role, making, leaf, centres)
         self._place(work, leaf, self._buy(shell, work, apart, count, leaf.width.length), centres)
         self._screws(shell, work, leaf, centres, "")
+
+    def _off_the_edge(self, shell: Shell) -> None:
+        shell.need(self.edge, _EDGE, "from the edge to a pull's holes", "Set the pull farther in.")
 
     def _apart(self, shell: Shell, width: Length) -> Length:
         """Return the hole centres chosen, or the widest on the rack that are no more than a third of a width."""
