@@ -14,7 +14,7 @@ from PyQt6.QtTest import QTest
 from PyQt6.QtWidgets import QApplication, QComboBox, QMenu, QWidget
 
 from ablebox.cli import demo
-from ablebox.core.project.tree import Project
+from ablebox.core.project.tree import Project, new_project
 from ablebox.core.reckoning import Reckoned
 from ablebox.window import settings
 from ablebox.window.app import open_window
@@ -27,7 +27,10 @@ Widget = TypeVar("Widget", bound=QWidget)
 
 
 class UiCase(unittest.TestCase):
-    """A window with a new project, in a folder of its own; any warning of Qt fails the test."""
+    """A window with a project, in a folder of its own; any warning of Qt fails the test."""
+
+    #: Whether its room is measured already.
+    measured = True
 
     def setUp(self) -> None:
         folder = tempfile.TemporaryDirectory()
@@ -50,6 +53,8 @@ class UiCase(unittest.TestCase):
 
     def open(self, planner: Planner | None = None) -> MainWindow:
         window = open_window(planner or InstantPlanner(rounds=5))
+        if self.measured:
+            window.desk.document.replace_all(new_project())
         window.show()
         self.addCleanup(self._close, window)
         self.settle()

@@ -97,6 +97,8 @@ class Person(RuleBasedStateMachine):
         except AbleBoxError as refusal:
             self.refused.append(str(refusal))
             return
+        # What cannot be built is kept, and told.
+        self.refused += [str(fault) for fault in made.unbuilt.values()]
         made.project = registered(made)
         if self.history.make("a change", made.project):
             self.done += 1
@@ -221,6 +223,8 @@ class Person(RuleBasedStateMachine):
     @rule(at=st.integers(0, 99))
     def cut_a_piece(self, at: int) -> None:
         pieces = [(place, part) for part in self.made.parts if part.case.isupper() for place in part.places]
+        if not pieces:
+            return
         place, part = pieces[at % len(pieces)]
         done = DonePiece(place, part.goods.code, part.cut_length.length, part.cut_width.length)
         if place not in {piece.place for piece in self.project.done}:

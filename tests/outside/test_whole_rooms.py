@@ -222,7 +222,7 @@ class FramedRun(WholeRooms):
         made = self.whole(project, Level.WARN)
         # 128 less a panel of 3/4 for four; one end is open, so nothing has to be left free.
         each = (Fraction(128) - Fraction(3, 4)) / 4
-        self.assertLess(abs(exact(made.widths["B"].length, self.unit) - each), Fraction(1, 10**6))
+        self.assertLess(abs(exact(made.run.stands["B"].width.length, self.unit) - each), Fraction(1, 10**6))
         # The face: the left stile stands out to the wall by half the allowance and how far the wall is out, the right one
         # by the panel; between two cases one stile of 1 1/2 covers 3/4 of each.
         at_wall = Fraction(1, 4) + Fraction(1, 4)

@@ -130,6 +130,7 @@ class Habits(UiCase):
         settings.shop_path().parent.mkdir(parents=True, exist_ok=True)
         settings.shop_path().write_text('{"format": "able', encoding="utf-8")
         self.addCleanup(lambda: settings.shop_path().unlink(missing_ok=True))
+        self.measured = False
         window = self.open()
         self.assertIn("damaged", window.snags.sentence.text)
         window.desk.keep_shop(window.desk.shop.with_preset("x", {}))  # type: ignore[arg-type]

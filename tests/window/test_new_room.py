@@ -23,6 +23,8 @@ CTRL = Qt.KeyboardModifier.ControlModifier
 
 
 class NewRoom(UiCase):
+    measured = False
+
     @property
     def made(self) -> Made:
         return self.window.desk.document.made
@@ -45,8 +47,7 @@ class NewRoom(UiCase):
                 self.act("next-snag")
             assert self.window.snags.snag is not None
             self.assertEqual(self.window.snags.snag.code, code)
-            self.window.setFocus()
-            self.key(Qt.Key.Key_Return)
+            self.key(Qt.Key.Key_Return, CTRL)
 
     def saved_and_printed(self) -> str:
         """Save, print the shop book, open the file again; return the book's words."""

@@ -63,12 +63,17 @@ class Room(UiCase):
 
     def test_diagonals_tell_how_far_the_space_leans(self) -> None:
         self.menu("add-diagonals")
+        # Both are asked for, one after the other, and nothing is written down before it is typed.
+        self.assertIsNone(self.project.wall(1).rising)
+        self.type("99 3/4")
+        self.type("99 3/4")
         self.assertNotIn("leans", self.window.stages["room"].under.text)
-        field = self.find(QWidget, "tape:reading")
-        QTest.mouseClick(field, Qt.MouseButton.LeftButton)
+        self.window.desk.selection.select(number="room/rising")
+        self.settle()
+        QTest.mouseClick(self.find(QWidget, "tape:reading"), Qt.MouseButton.LeftButton)
         self.type("100 1/4")
         self.assertEqual(self.project.wall(1).rising.read, inches("100 1/4"))
-        self.assertIn("leans 27/32− to the right", self.window.stages["room"].under.text)
+        self.assertIn("leans 29/32+ to the right", self.window.stages["room"].under.text)
         self.press("remove-reading")
         self.assertIsNone(self.project.wall(1).rising)
         self.assertNotIn("leans", self.window.stages["room"].under.text)
@@ -96,7 +101,9 @@ class Room(UiCase):
         command = [sys.executable, "-m", "ablebox", "meter", "--true", "700 mm, 701 mm, 702 mm", "--noise", "0"]
         stage = self.window.stages["room"]
         assert isinstance(stage, RoomStage)
-        with patch("ablebox.window.stages.room.simulated", return_value=command):
+        self.press("meter")
+        self.assertIn("No distance meter is set up", self.snag())
+        with patch("ablebox.window.stages.room.meter_command", return_value=command):
             for i in range(3):
                 self.press("meter")
                 self.wait_for(lambda i=i: self.project.wall(1).widths[i].method is Method.METER)
@@ -105,7 +112,7 @@ class Room(UiCase):
         self.wait_for(lambda: self.project.wall(1).ceiling.method is Method.METER)
         self.assertEqual(self.project.wall(1).ceiling.read.mm, 700.0)
         stage.meter.close()
-        with patch("ablebox.window.stages.room.simulated", return_value=["/no/such/meter"]):
+        with patch("ablebox.window.stages.room.meter_command", return_value=["/no/such/meter"]):
             self.press("meter")
             self.wait_for(lambda: "could not be started" in self.snag())
 
@@ -198,10 +205,12 @@ class Run(UiCase):
         self.window.desk.change("open", self.project.with_wall(1, replace(wall, left=End.OPEN)))
         self.window.desk.selection.select(case="A", number="")
         self.settle()
-        before = self.window.desk.document.made.widths["A"].length
+        before = self.window.desk.document.made.run.stands["A"].width.length
         self.choose("end-look:left", EndPanel)
         made = self.window.desk.document.made
-        self.assertEqual(before - made.widths["A"].length, made.assembly("A").part("end.left").thickness.length)
+        self.assertEqual(
+            before - made.run.stands["A"].width.length, made.assembly("A").part("end.left").thickness.length
+        )
         self.assertEqual(made.line(1).left_over, ZERO)
         box = self.find(QCheckBox, "form:left_seen.to_floor")
         QTest.mouseClick(box, Qt.MouseButton.LeftButton, pos=QPoint(8, box.height() // 2))

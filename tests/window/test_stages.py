@@ -18,6 +18,7 @@ from ablebox.core.drawing.look import Look
 from ablebox.core.drawing.shapes import Label
 from ablebox.core.fronts.none import NoFronts
 from ablebox.core.lengths import inches
+from ablebox.core.project.json_format import from_text, to_text
 from ablebox.core.units import System
 from ablebox.window import ask
 from ablebox.window.widgets.drawing_view import DrawingView
@@ -115,16 +116,23 @@ class Case(UiCase):
         # The field keeps the keyboard, its number selected, so that the next one can be typed at once.
         self.type("5/8")
         self.assertIn("takes more than half of the side", self.snag())
-        self.window.setFocus()
-        QTest.keyClick(self.window, Qt.Key.Key_Return)
-        self.settle()
-        self.assertEqual(self.written("A/bottom.joint.depth"), "1/4")
+        self.key(Qt.Key.Key_Return, CTRL)
+        self.assertNotIn("A", self.window.desk.document.made.unbuilt)
 
-    def test_what_cannot_be_built_is_refused(self) -> None:
+    def test_what_cannot_be_built_is_kept_and_told(self) -> None:
         self.click("elevation", "key:A/height")
         self.type("5")
         self.assertIn("Case A", self.snag())
-        self.assertEqual(self.written("A/height"), "34 1/2")
+        self.assertEqual(self.project.case("A").height, inches(5))
+        self.assertEqual(self.window.desk.document.made.parts, [])
+        # It can be drawn, saved and opened again, and the way on is offered.
+        for stage in range(1, 7):
+            self.key(Qt.Key(Qt.Key.Key_0 + stage), CTRL)
+        self.assertEqual(from_text(to_text(self.project), "x"), self.project)
+        self.key(Qt.Key.Key_3, CTRL)
+        self.click("elevation", "key:A/height")
+        self.type("34 1/2")
+        self.assertEqual(self.window.desk.document.made.unbuilt, {})
 
     def test_a_measured_inside_overrules_the_sum(self) -> None:
         self.window.desk.selection.select(number="A/inside.width")
@@ -276,6 +284,7 @@ class Schools(UiCase):
         self.assertEqual(len(self.case().cutouts), 1)
         self.press("add-scribe:left")
         self.press("add-station:0")
+        self.window.desk.type_over("A/set_in", "1/2")
         field = self.find(QLineEdit, "tape:A/scribes.0.stations.1.off")
         self.window.desk.type_over("A/scribes.0.stations.1.off", "1/4")
         self.assertTrue(field)
@@ -377,7 +386,9 @@ class Fronts(UiCase):
         before = self.window.desk.document.project
         self.choose("choose-side", "Back")
         self.press("close-case")
+        # It is kept, and told; without it everything is as it was.
         self.assertIn("a back is in their way", self.snag())
+        self.act("undo")
         self.assertEqual(self.window.desk.document.project, before)
         self.window.desk.set_case("no back", back=NoBack())
         self.settle()
@@ -633,8 +644,14 @@ class Rack(UiCase):
         before = self.rack()
         self.overtype("field:stock/case/thickness", "three quarters")
         self.assertEqual(self.rack(), before)
-        self.assertTrue(self.snag())
+        self.assertIn("three quarters", self.snag())
+        # What was typed stays in its field with the reason, until something else is typed there.
+        field = self.find(QLineEdit, "field:stock/case/thickness")
+        self.assertEqual(field.text(), "three quarters")
+        self.assertIn("is not a length", field.toolTip())
         self.overtype("field:stock/case/thickness", "40")
+        self.assertIn("A is left out of parts and plan", self.snag())
+        self.act("undo")
         self.assertEqual(self.rack(), before)
 
     def fasteners(self) -> int:

@@ -7,6 +7,9 @@ The window, the commands and the tests all show the same words.
 
 from __future__ import annotations
 
+from collections.abc import Iterator
+from contextlib import contextmanager
+
 
 class AbleBoxError(Exception):
     """The base of every error that a person can cause and mend."""
@@ -34,11 +37,24 @@ class SizeImpossible(AbleBoxError, ValueError):
         what: the size, in the trade's words.
         why: the numbers that do not work.
         remedy: what to change.
+
+    ``place`` is where in the design it arose, such as ``inside.bays.0``; empty until that is known.
     """
 
     def __init__(self, what: str, why: str, remedy: str) -> None:
         self.what, self.why, self.remedy = what, why, remedy
+        self.place = ""
         super().__init__(f"{what}: {why}. {remedy}")
+
+
+@contextmanager
+def arising_at(place: str) -> Iterator[None]:
+    """Note where in a design an impossible size arises; the innermost place stays."""
+    try:
+        yield
+    except SizeImpossible as fault:
+        fault.place = fault.place or place
+        raise
 
 
 class FileFaulty(AbleBoxError):

@@ -10,25 +10,28 @@ from __future__ import annotations
 import os
 import sys
 import traceback
+from collections.abc import Callable
 from importlib import import_module
 from pathlib import Path
 from types import TracebackType
 
-from PyQt6.QtCore import QByteArray
+from PyQt6.QtCore import QByteArray, QEvent
 from PyQt6.QtGui import QIcon
 from PyQt6.QtWidgets import QApplication, QPushButton
 
 from .. import __version__
 from ..core.errors import AbleBoxError
 from ..core.project.files import load
-from ..core.project.tree import new_project
+from ..core.project.tree import blank_project
 from ..core.shop.made import Made
 from ..core.shop.plans import plan_all
 from ..core.whole_file import write_whole
 from . import ask, settings, theme
 from .desk import Desk
 from .document import Document
+from .endings import Endings
 from .main_window import STAGES, MainWindow
+from .recovery import Keeper, offer
 from .tasks import InstantPlanner, Planner
 
 APP_ID = "io.ablebox.AbleBox"
@@ -66,7 +69,7 @@ def application() -> QApplication:
 def open_window(planner: Planner | None = None) -> MainWindow:
     """Return a window with a new project in it."""
     application()
-    window = MainWindow(Desk(Document(new_project()), planner or Planner()))
+    window = MainWindow(Desk(Document(blank_project()), planner or Planner()))
     window.apply_theme()
     window.desk.begin()
     return window
@@ -81,7 +84,7 @@ def run(path: Path | None, as_copy: bool = False) -> int:
     """
     app = application()
     window = open_window()
-    sys.excepthook = _Hook(window)
+    sys.excepthook = hook = _Hook(window)
     geometry = settings.settings().value("geometry")
     if isinstance(geometry, QByteArray):
         window.restoreGeometry(geometry)
@@ -89,9 +92,19 @@ def run(path: Path | None, as_copy: bool = False) -> int:
     if hints is not None:
         hints.colorSchemeChanged.connect(lambda _: window.apply_theme())
     window.show()
-    if path is not None:
+    keeper = Keeper(window.desk.document)
+    window.left.connect(lambda: keeper.done_with(saved=False))
+    hook.keep = keeper.write
+    endings = Endings(app, keeper.write)
+    restored = offer(window)
+    if path is not None and not restored:
         window.files.open(path, as_copy)
-    return app.exec()
+    code = app.exec()
+    endings.close()
+    window.close_down()
+    window.deleteLater()
+    app.sendPostedEvents(None, QEvent.Type.DeferredDelete)
+    return code
 
 
 class _Hook:
@@ -99,6 +112,8 @@ class _Hook:
 
     def __init__(self, window: MainWindow) -> None:
         self._window, self._busy = window, False
+        #: Writes down what is not on disk yet.
+        self.keep: Callable[[], None] = lambda: None
 
     def __call__(self, kind: type[BaseException], fault: BaseException, trace: TracebackType | None) -> None:
         details = "".join(traceback.format_exception(kind, fault, trace)).replace(str(Path.home()), "~")
@@ -107,8 +122,8 @@ class _Hook:
             return
         self._busy = True
         try:
-            text = "Something went wrong inside Able Box. Your project is still open: save it under another name, then start again."
-            ask.to_read(self._window, "A fault in the program", text, details)
+            self.keep()
+            ask.about_a_fault(self._window, details, self._window.files.save_as)
         finally:
             self._busy = False
 

@@ -3,11 +3,36 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from pathlib import Path
 
+from PyQt6.QtGui import QGuiApplication
 from PyQt6.QtWidgets import QFileDialog, QInputDialog, QMessageBox, QWidget
 
+from . import settings
+
 SAVE, DISCARD, CANCEL = "save", "discard", "cancel"
+RESTORE, AS_SAVED, LATER = "restore", "as saved", "later"
+
+
+def about_recovery(parent: QWidget, name: str, when: str, changes: int, has_file: bool) -> str:
+    """Ask what to do with work that was left behind; return ``restore``, ``as saved`` or ``later``."""
+    box = QMessageBox(parent)
+    box.setIcon(QMessageBox.Icon.Question)
+    box.setWindowTitle("Work that was not saved")
+    box.setText(
+        f"“{name}” was left with {changes} change{'s' if changes != 1 else ''} that {'were' if changes != 1 else 'was'} not saved, on {when}."
+    )
+    box.setInformativeText("Nothing of it is lost: restore it now, or decide later.")
+    restore = box.addButton("Restore it", QMessageBox.ButtonRole.AcceptRole)
+    words = "Open it as it was saved" if has_file else "Go on without it"
+    saved = box.addButton(words, QMessageBox.ButtonRole.DestructiveRole)
+    box.addButton("Decide later", QMessageBox.ButtonRole.RejectRole)
+    box.setDefaultButton(restore)
+    box.exec()
+    if box.clickedButton() is restore:
+        return RESTORE
+    return AS_SAVED if box.clickedButton() is saved else LATER
 
 
 def about_unsaved(parent: QWidget, name: str) -> str:
@@ -49,13 +74,64 @@ def for_file_to_write(parent: QWidget, title: str, start: str, kind: str, suffix
     if not name:
         return None
     path = Path(name)
-    return path if path.suffix else path.with_suffix(suffix)
+    if path.name.lower().endswith(suffix):
+        return path
+    # A name with dots in it keeps them; what is really written is what is asked about.
+    path = path.with_name(path.name + suffix)
+    return path if not path.exists() or about_replacing(parent, path) else None
+
+
+def about_replacing(parent: QWidget, path: Path) -> bool:
+    """Ask whether a file that is there may be replaced."""
+    box = QMessageBox(parent)
+    box.setIcon(QMessageBox.Icon.Warning)
+    box.setWindowTitle("Replace a file")
+    box.setText(f"{path.name} is there already.")
+    box.setInformativeText("Replace it?")
+    replace = box.addButton("Replace it", QMessageBox.ButtonRole.DestructiveRole)
+    box.setDefaultButton(box.addButton("Leave it", QMessageBox.ButtonRole.RejectRole))
+    box.exec()
+    return box.clickedButton() is replace
 
 
 def for_a_name(parent: QWidget, title: str, question: str, start: str) -> str:
     """Ask for a name; return an empty text if there is none."""
     name, taken = QInputDialog.getText(parent, title, question, text=start)
     return name.strip() if taken else ""
+
+
+def for_a_meter(parent: QWidget) -> None:
+    """Ask for the program that speaks for a distance meter, and remember it."""
+    old = str(settings.settings().value("meter", ""))
+    name, taken = QInputDialog.getText(
+        parent, "Distance meter", "Command of the program that speaks for it (“ablebox meter” simulates one):", text=old
+    )
+    if taken:
+        settings.settings().setValue("meter", name.strip())
+
+
+def about_a_fault(parent: QWidget, details: str, save_copy: Callable[[], object]) -> None:
+    """Tell that something went wrong in the program, what is safe, and offer to save a copy and to take the details along."""
+    box = QMessageBox(parent)
+    box.setIcon(QMessageBox.Icon.Warning)
+    box.setWindowTitle("A fault in the program")
+    box.setText(
+        "Something went wrong inside Able Box. What was being done was not done; the project is as it was before."
+    )
+    box.setInformativeText(
+        "Every change until then is on disk for recovery. Go on, or save a copy under another name first."
+    )
+    box.setDetailedText(details)
+    on = box.addButton("Go on", QMessageBox.ButtonRole.AcceptRole)
+    copy = box.addButton("Save a copy…", QMessageBox.ButtonRole.ActionRole)
+    take = box.addButton("Copy the details", QMessageBox.ButtonRole.ActionRole)
+    box.setDefaultButton(on)
+    box.exec()
+    clipboard = QGuiApplication.clipboard()
+    if box.clickedButton() is copy:
+        save_copy()
+    elif box.clickedButton() is take and clipboard is not None:
+        clipboard.setText(details)
 
 
 def to_read(parent: QWidget, title: str, text: str, details: str = "") -> None:

@@ -3,28 +3,42 @@
 
 from __future__ import annotations
 
-from dataclasses import replace
+from dataclasses import dataclass, replace
 
-from PyQt6.QtCore import QObject
+from PyQt6.QtCore import QObject, pyqtSignal
 
 from ..core.cabinet.design import Case
 from ..core.cabinet.face_edits import cells
 from ..core.cabinet.inset import set_back
 from ..core.cabinet.inside_edits import bays
 from ..core.cabinet.places import put
-from ..core.errors import AbleBoxError, LengthNotUnderstood
+from ..core.errors import AbleBoxError, LengthNotUnderstood, SizeImpossible
 from ..core.fronts.fit.inset_fit import Inset
 from ..core.lengths import Length
 from ..core.project.changes import add_case, delete_case, duplicate_case, fitted_stock
 from ..core.project.choice import Choice
 from ..core.project.choices import choice, set_measured
 from ..core.project.own_shop import OwnShop, load_shop, save_shop
-from ..core.reckoning import Reckoned
+from ..core.reckoning import Origin, Reckoned
+from ..core.room.wall import number_of
 from ..core.typed import read_length
 from . import settings
 from .document import Document
 from .selection import Selection
 from .tasks import Planner
+
+
+@dataclass(frozen=True, slots=True)
+class Draft:
+    """What was typed into a field and could not be taken.
+
+    Args:
+        text: as it was typed.
+        reason: why it could not.
+    """
+
+    text: str
+    reason: str
 
 
 class Desk(QObject):
@@ -35,10 +49,15 @@ class Desk(QObject):
         planner: keeps its cut plans.
     """
 
+    #: Somebody wants to type a number: its key.
+    typing_wanted = pyqtSignal(str)
+
     def __init__(self, document: Document, planner: Planner) -> None:
         super().__init__()
         self.document, self.planner = document, planner
         self.selection = Selection()
+        #: What was typed and could not be taken, by the key of its number; it stays in its field.
+        self.drafts: dict[str, Draft] = {}
         self.shop = OwnShop()
         self._shop_fault = ""
         try:
@@ -70,6 +89,7 @@ class Desk(QObject):
     def _settle_selection(self) -> None:
         """Let go of what is no longer there."""
         made, selection = self.document.made, self.selection
+        self.drafts = {key: draft for key, draft in self.drafts.items() if self.choice(key) is not None}
         letters = [case.letter for case in self.document.project.cases]
         case = selection.case if selection.case in letters else (letters[0] if letters else "")
         codes = {part.code for part in made.parts}
@@ -81,6 +101,12 @@ class Desk(QObject):
             cell=selection.cell if case and selection.cell in cells(self.document.project.case(case)) else "",
             bay=selection.bay if case and selection.bay in bays(self.document.project.case(case).inside) else "",
         )
+
+    def go_to(self, key: str) -> None:
+        """Select a number and put the cursor where it is typed."""
+        self.selection.select(number=key, wall=number_of(key.partition("/")[0]))
+        if self.selection.number == key:
+            self.typing_wanted.emit(key)
 
     def known_case(self, letter: str) -> str | None:
         """Return a case's letter if there is such a case: parts of their own belong to none."""
@@ -99,14 +125,39 @@ class Desk(QObject):
         found = self.choice(key)
         if found is None:
             return ""
-        number = self.number(key)
-        value = found.value if found.value is not None else number.length if number else None
+        value = self._drawn(key)
         return self.document.project.units.write(value) if value is not None else ""
 
     def typed(self, key: str) -> str:
         """Return a number as it stands in its field when typing begins: exact, so that nothing is lost."""
-        found = self.choice(key)
-        return self.document.project.units.exact(found.value) if found and found.value is not None else ""
+        value = self._drawn(key)
+        return self.document.project.units.exact(value) if value is not None else ""
+
+    def _drawn(self, key: str) -> Length | None:
+        """Return the length that is drawn for a number that can be typed over; ``None`` if there is none.
+
+        Where it follows from others, or is shared out, that is not the one that was set once.
+        """
+        found, number = self.choice(key), self.number(key)
+        if found is None:
+            return None
+        follows = number is not None and bool(number.terms) and number.origin is not Origin.MEASURED
+        if number is not None and (found.value is None or (follows and key.endswith("/width"))):
+            return number.length
+        return found.value
+
+    def keep_draft(self, key: str, text: str, reason: str) -> None:
+        """Keep what was typed for a number where it could not be taken, and let go of what was kept where it was."""
+        self.drafts.pop(key, None)
+        if reason:
+            self.drafts[key] = Draft(text, reason)
+
+    def blame(self, key: str) -> str:
+        """Return why a case cannot be built, for the numbers at the place that is to blame; empty for any other."""
+        letter, _, path = key.partition("/")
+        fault = self.document.made.unbuilt.get(letter)
+        place = fault.place if isinstance(fault, SizeImpossible) else ""
+        return str(fault) if fault is not None and place and path.startswith(place) else ""
 
     def type_over(self, key: str, text: str) -> str:
         """Set a number from typed text; return why not, or an empty text if it is set."""
@@ -114,8 +165,6 @@ class Desk(QObject):
         if found is None:
             return "This number follows from others; change one of those."
         units = self.document.project.units
-        if text.strip() == self.typed(key):
-            return ""
         if not text.strip() and found.clear is not None:
             return self.change(f"{found.title}: left to be reckoned", found.clear())
         try:

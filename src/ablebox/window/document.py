@@ -3,6 +3,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import replace
 from pathlib import Path
 
@@ -16,6 +17,7 @@ from ..core.project.tree import Project
 from ..core.shop.made import Made, registered
 from ..core.shop.moved import Moved, moved
 from ..core.snags.every import snags
+from ..core.snags.snag import Snag
 
 
 class Document(QObject):
@@ -33,19 +35,32 @@ class Document(QObject):
     refused = pyqtSignal(str)
     #: The file or the modified mark changed.
     file_changed = pyqtSignal()
+    #: Another project is open now.
+    opened = pyqtSignal()
+    #: The project is on disk as it stands.
+    saved = pyqtSignal()
 
     def __init__(self, project: Project, path: Path | None = None, fingerprint: str | None = None) -> None:
         super().__init__()
         self._take(project, path, fingerprint)
 
     def _take(self, project: Project, path: Path | None, fingerprint: str | None) -> None:
-        self.made = Made(project)
-        self.made.project = registered(self.made)
-        self.history = History(self.made.project)
+        made, found = self._worked_out(project, None)
+        self.made, self.snags = made, found
+        self.history = History(made.project)
         self.path, self._fingerprint = path, fingerprint
-        self.snags = snags(self.made)
         #: What the last change of stock, room or measurements moved.
         self.moved: list[Moved] = []
+
+    def _worked_out(self, project: Project, before: Made | None) -> tuple[Made, list[Snag]]:
+        """Return everything that follows from a project: built, listed, made a problem for the planner, and checked.
+
+        Whatever raises does so before anything of it is taken.
+        """
+        made = Made(project, before)
+        made.project = registered(made)
+        _ = made.numbers, made.problems, made.joined
+        return made, snags(made)
 
     @property
     def project(self) -> Project:
@@ -59,6 +74,23 @@ class Document(QObject):
             AbleBoxError: if it cannot be built; the open one stays then.
         """
         self._take(project, path, fingerprint)
+        self.opened.emit()
+        self._tell(frozenset({"room", "cases", "rack", "units", "names", "measured"}))
+
+    @property
+    def fingerprint(self) -> str:
+        """Hash of the project's file as it was opened or saved; empty if it has none."""
+        return self._fingerprint or ""
+
+    def restore(self, project: Project, path: Path | None, fingerprint: str) -> None:
+        """Put a project that was left behind in the place of the open one; it counts as changed since it was saved.
+
+        Raises:
+            AbleBoxError: if it cannot be built; the open one stays then.
+        """
+        self._take(project, path, fingerprint or None)
+        self.history.unsaved()
+        self.opened.emit()
         self._tell(frozenset({"room", "cases", "rack", "units", "names", "measured"}))
 
     def open(self, path: Path, as_copy: bool = False) -> None:
@@ -79,27 +111,34 @@ class Document(QObject):
         if after == before:
             return False
         try:
-            made = Made(after, self.made)
+            made, found = self._worked_out(after, self.made)
         except AbleBoxError as fault:
             self.refused.emit(str(fault))
             return False
-        made.project = registered(made)
         self.history.make(title, made.project)
-        self._settle(made, before)
+        self._settle(made, found, before)
         return True
 
     def undo(self) -> None:
         """Take the last change back."""
-        self._step(self.history.undo())
+        self._step(self.history.undo, self.history.redo)
 
     def redo(self) -> None:
         """Do the last change taken back again."""
-        self._step(self.history.redo())
+        self._step(self.history.redo, self.history.undo)
 
-    def _step(self, change: Change | None) -> None:
-        if change is not None:
-            other = change.before if self.project is change.after else change.after
-            self._settle(Made(self.project, self.made), other)
+    def _step(self, step: Callable[[], Change | None], back: Callable[[], Change | None]) -> None:
+        """Go one change back or on; whatever raises leaves everything where it was."""
+        change = step()
+        if change is None:
+            return
+        other = change.before if self.project is change.after else change.after
+        try:
+            made, found = self._worked_out(self.project, self.made)
+        except BaseException:
+            back()
+            raise
+        self._settle(made, found, other)
 
     def handed_out(self) -> None:
         """Note that the codes as they stand are on something printed or exported: they stay used."""
@@ -109,12 +148,11 @@ class Document(QObject):
             self.made = Made(self.project, self.made)
             self._tell(frozenset({"names"}))
 
-    def _settle(self, made: Made, before: Project) -> None:
+    def _settle(self, made: Made, found: list[Snag], before: Project) -> None:
         kinds = _kinds(before, made.project)
         if "rack" in kinds or "room" in kinds or "measured" in kinds:
             self.moved = moved(self.made, made)
-        self.made = made
-        self.snags = snags(made)
+        self.made, self.snags = made, found
         self._tell(kinds)
 
     def _tell(self, kinds: frozenset[str]) -> None:
@@ -134,6 +172,7 @@ class Document(QObject):
         self._fingerprint = save(target, self.project, opened).fingerprint
         self.path = target
         self.history.saved()
+        self.saved.emit()
         self.file_changed.emit()
 
 

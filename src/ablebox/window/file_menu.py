@@ -22,7 +22,7 @@ from ..core.project.files import SUFFIX
 from ..core.project.loose_edits import with_more
 from ..core.project.parts_table import read_cells
 from ..core.project.placed import LOOSE
-from ..core.project.tree import new_project
+from ..core.project.tree import blank_project
 from ..core.shop.plans import plan_all
 from ..core.units import System
 from ..core.whole_file import write_whole
@@ -114,7 +114,7 @@ class FileMenu:
     def new(self, system: System) -> None:
         """Start a project."""
         if self.may_leave():
-            self._desk.document.replace_all(new_project(system, self._desk.shop.rack))
+            self._desk.document.replace_all(blank_project(system, self._desk.shop.rack))
             self._desk.selection.select(stage="room", case="A", part="", number="", sheet=0)
 
     def ask_and_open(self) -> None:

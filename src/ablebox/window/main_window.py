@@ -5,7 +5,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from PyQt6.QtCore import Qt
+from PyQt6.QtCore import Qt, pyqtSignal
 from PyQt6.QtGui import QAction, QActionGroup, QCloseEvent, QDragEnterEvent, QDropEvent, QKeyEvent
 from PyQt6.QtWidgets import (
     QApplication,
@@ -20,10 +20,11 @@ from PyQt6.QtWidgets import (
 
 from ..core.cabinet.kinds import KINDS
 from ..core.units import PRECISIONS, System
-from . import actions, help_texts, settings, theme
+from . import actions, ask, help_texts, settings, theme
 from .desk import Desk
 from .file_menu import FileMenu
 from .finder import Finder, everything
+from .hands import Hands
 from .stages.case import CaseStage
 from .stages.fronts import FrontsStage
 from .stages.parts import PartsStage
@@ -31,6 +32,8 @@ from .stages.room import RoomStage
 from .stages.run import RunStage
 from .stages.sheets import SheetsStage
 from .stages.stage import Stage
+from .widgets.drawing_view import DrawingView
+from .widgets.length_field import LengthField
 from .widgets.snag_line import SnagLine
 from .widgets.stage_rule import StageRule
 from .widgets.tape import Tape
@@ -46,6 +49,9 @@ class MainWindow(QMainWindow):
         desk: the workplace.
     """
 
+    #: It is closing, and what is open was saved or thrown away.
+    left = pyqtSignal()
+
     def __init__(self, desk: Desk) -> None:
         super().__init__()
         self.desk = desk
@@ -55,9 +61,11 @@ class MainWindow(QMainWindow):
         self.resize(1280, 800)
         self._lay_out()
         self._make_actions()
+        self._hands = Hands(self)
         desk.document.changed.connect(lambda _: self._refresh())
         desk.document.file_changed.connect(self._title)
         desk.selection.changed.connect(self._follow)
+        desk.typing_wanted.connect(self._begin)
         desk.planner.changed.connect(self._states)
         self._refresh()
         self._title()
@@ -99,6 +107,7 @@ class MainWindow(QMainWindow):
             "redo": desk.document.redo,
             "find": self.find,
             "measure": self.enter_measured,
+            "meter": lambda: ask.for_a_meter(self),
             "inch": lambda: self._set_units(System.INCH),
             "mm": lambda: self._set_units(System.MM),
             "tape": lambda: self.tape.setVisible(not self.tape.isVisible()),
@@ -196,6 +205,17 @@ class MainWindow(QMainWindow):
             self.stage.select()
         self.tape.follow()
 
+    def _begin(self, key: str) -> None:
+        """Put the cursor where a number is typed: on the drawing in view, or else on the tape."""
+        for view in self.stage.findChildren(DrawingView):
+            if view.isVisible() and key in view.fields():
+                view.edit(key)
+                return
+        for field in self.tape.findChildren(LengthField):
+            if field.key == key and field.isVisible():
+                field.setFocus(Qt.FocusReason.OtherFocusReason)
+                return
+
     def _title(self) -> None:
         document = self.desk.document
         file = document.path.name if document.path else "not saved yet"
@@ -249,9 +269,7 @@ class MainWindow(QMainWindow):
             field.setFocus(Qt.FocusReason.ShortcutFocusReason)
 
     def keyPressEvent(self, event: QKeyEvent | None) -> None:
-        if event is not None and event.key() in (Qt.Key.Key_Return, Qt.Key.Key_Enter):
-            self.snags.mend()
-        elif event is not None and event.key() == Qt.Key.Key_Escape:
+        if event is not None and event.key() == Qt.Key.Key_Escape:
             self.desk.selection.select(number="", joint="", bay="", cell="")
         else:
             super().keyPressEvent(event)
@@ -272,8 +290,13 @@ class MainWindow(QMainWindow):
         if not self.files.may_leave():
             event.ignore()
             return
+        self.left.emit()
         settings.settings().setValue("geometry", self.saveGeometry())
+        self.close_down()
+        event.accept()
+
+    def close_down(self) -> None:
+        """Let go of what outlives the window: the planner's process, a meter."""
         self.desk.planner.close()
         for stage in self.stages.values():
             stage.close_down()
-        event.accept()

@@ -4,7 +4,6 @@
 from __future__ import annotations
 
 import shlex
-import sys
 
 from PyQt6.QtCore import QObject, QProcess, pyqtSignal
 
@@ -57,9 +56,7 @@ class Meter(QObject):
     def _broke(self) -> None:
         if self._process is not None and self._process.state() is QProcess.ProcessState.NotRunning:
             self._process = None
-            self.failed.emit(
-                "The meter's program could not be started. Check its command, or take the simulated meter."
-            )
+            self.failed.emit("The meter's program could not be started. Check its command under Edit, Distance meter.")
 
     def _ended(self) -> None:
         if self._process is not None:
@@ -76,9 +73,17 @@ class Meter(QObject):
                 process.waitForFinished(500)
 
 
-def simulated() -> list[str]:
-    """Return the command of the simulated meter, or of the one the settings name."""
+#: What is said where a reading is asked of a meter and none is set up.
+NO_METER = (
+    "No distance meter is set up. Name the program that speaks for yours under Edit, Distance meter; what it has to say is told in "
+    "docs/meter-protocol.md, and “ablebox meter” stands in for one to try it."
+)
+
+
+def meter_command() -> list[str]:
+    """Return the command of the meter the settings name; empty if they name none."""
     own = settings.settings().value("meter", "")
-    if isinstance(own, str) and own.strip():
-        return shlex.split(own)
-    return [sys.executable, "-m", "ablebox", "meter", "--true", "27 1/4 in, 27 5/16 in, 27 3/8 in", "--noise", "0.4"]
+    try:
+        return shlex.split(own) if isinstance(own, str) else []
+    except ValueError:
+        return []

@@ -44,6 +44,9 @@ class Selection(QObject):
             "stage": stage, "case": case, "part": part, "number": number, "sheet": sheet, "joint": joint, "bay": bay,
             "cell": cell, "wall": wall,
         }  # fmt: skip
+        if case is not None and case != self.case:
+            # Bays and fronts are of one case; on another they are let go unless they are named.
+            wanted.update({name: wanted[name] if wanted[name] is not None else "" for name in ("bay", "cell")})
         moved = False
         for name, value in wanted.items():
             if value is not None and getattr(self, name) != value:

@@ -9,7 +9,7 @@ from itertools import combinations
 
 from ..assembly.fitting import FittingKind
 from ..assembly.part import Assembly, Face, Placed
-from ..assembly.role import PartKind
+from ..assembly.role import BOXES, PartKind
 from ..assembly.solid import Box, volume_left
 from ..case import cutouts, sides
 from ..case.back_none import NoBack
@@ -32,9 +32,10 @@ from ..case.kick_notched import NotchedKick
 from ..case.plan_diagonal import Diagonal
 from ..case.scribe import scribed
 from ..case.shell import LEFT, RIGHT, Lines, Shell, Work
+from ..errors import arising_at
 from ..fronts.edges import Edges
 from ..fronts.face import FaceFronts
-from ..fronts.side_face import build_side
+from ..fronts.side_face import PLACES, build_side
 from ..lengths import ZERO, Length, millimetres
 from ..reckoning import Book, Reckoned
 from ..stock import Rack
@@ -84,39 +85,49 @@ def build(
     seen = seen or {}
     lines = lines_of(case, shell)
     work = sides.build(shell, lines)
-    if isinstance(case.kick, (BaseFrame, NotchedKick, Feet)):
-        work.add(case.kick.build(shell, lines, under))
-    else:
-        work.add(case.kick.build(shell, lines))
-    for school in (case.bottom, case.top, case.back):
-        work.add(school.build(shell, lines))
-    inside, layout = fill(case.inside, _space(case, shell, lines, work, avoid))
-    work.add(inside)
-    taken = hung(work)
-    face = case.fronts.laid_out(Edges(shell, lines, case.frame)) if isinstance(case.fronts, FaceFronts) else None
+    with arising_at("kick"):
+        if isinstance(case.kick, (BaseFrame, NotchedKick, Feet)):
+            work.add(case.kick.build(shell, lines, under))
+        else:
+            work.add(case.kick.build(shell, lines))
+    for name, school in (("bottom", case.bottom), ("top", case.top), ("back", case.back)):
+        with arising_at(name):
+            work.add(school.build(shell, lines))
+    with arising_at("inside"):
+        inside, layout = fill(case.inside, _space(case, shell, lines, work, avoid))
+        work.add(inside)
+        taken = hung(work)
+    with arising_at("fronts"):
+        face = case.fronts.laid_out(Edges(shell, lines, case.frame)) if isinstance(case.fronts, FaceFronts) else None
     if face is not None and face.behind.dividers:
         # A divided face divides the frame; an undivided one leaves that to what stands behind it.
         layout = face.behind
-    work.add(case.frame.build(shell, lines, layout))
+    with arising_at("frame"):
+        work.add(case.frame.build(shell, lines, layout))
     before = (*(work.worked(part) for part in work.parts), *work.beside)
-    fronts = (
-        face.build(tuple(inside.bays), before, isinstance(case.kick, Hung), taken=taken) if face is not None else Work()
-    )
-    _keep_apart(shell, before, fronts)
+    with arising_at("fronts"):
+        fronts = Work()
+        if face is not None:
+            fronts = face.build(tuple(inside.bays), before, isinstance(case.kick, Hung), taken=taken)
+        _keep_apart(shell, before, fronts)
     work.add(fronts)
-    _runs_free(shell, work)
+    with arising_at("inside"):
+        _runs_free(shell, work)
     hinges = tuple(each.box for each in fronts.fittings if each.kind in _IN_THE_WAY)
     if not avoid and any(p.role.kind is PartKind.SHELF and p.box.meets(box) for p in before for box in hinges):
         # Shelves lie on other pins then; where the hinges are does not depend on them.
         return build(case, rack, units, measured, width, under, lies_on, seen, hinges)
     for side, other in case.side_faces:
         there = tuple(work.worked(part) for part in work.parts)
-        more = build_side(other, side, shell, lines, tuple(inside.bays), there, isinstance(case.back, NoBack))
-        _keep_apart(shell, there, more)
+        with arising_at(PLACES[side]):
+            more = build_side(other, side, shell, lines, tuple(inside.bays), there, isinstance(case.back, NoBack))
+            _keep_apart(shell, there, more)
         work.add(more)
-    work.add(case.counter.build(shell, Around.of(shell, work), lies_on))
+    with arising_at("counter"):
+        work.add(case.counter.build(shell, Around.of(shell, work), lies_on))
     fasten_counter(work)
-    work.add(cutouts.cut(shell, case.cutouts, work.parts))
+    with arising_at("cutouts"):
+        work.add(cutouts.cut(shell, case.cutouts, work.parts))
     for side, end in seen.items():
         if isinstance(end, EndPanel):
             work.add(end.build(shell, lines, side, Around.of(shell, work).front))
@@ -186,7 +197,9 @@ def _runs_free(shell: Shell, work: Work) -> None:
     for each in work.fittings:
         words = _RUNS.get(each.kind)
         for part in work.parts if words else ():
-            if each.kind is not FittingKind.ROD and part.role.kind not in _STANDS:
+            others = part.role.whole.kind in BOXES and part.role.whole not in {role.whole for role in each.holds}
+            slid_into = others and each.kind is FittingKind.SLIDE_BOX
+            if each.kind is not FittingKind.ROD and part.role.kind not in _STANDS and not slid_into:
                 continue
             if part.box.meets(each.box) and part.role not in each.holds:
                 raise shell.refuse(words or "", f"it would run where the {part.name} is", "Move one of them.")

@@ -86,6 +86,8 @@ def _others(
         yield (f"{words}: {'no' if value else 'yes'}", not value)
     elif kind in ("sheets", "boards"):
         yield from ((f"Take {name}", code) for code, name in stock.get(kind, {}).items() if code != value)
+    elif kind == "count":
+        yield from ((f"Make the {words} {number}", number) for number in (value - 1, value + 1) if number >= 0)
     elif kind == "size" and isinstance(value, Length):
         other = (value + units.usual(by) * way for by in _BY for way in (1, -1))
         yield from ((f"Make the {words} {units.write(size, True)}", size) for size in other if size > ZERO)

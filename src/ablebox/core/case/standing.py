@@ -55,7 +55,12 @@ class Standing:
         front, back = y0 + max(edge, self.set_back.ticks) + half, y1 - edge - half
         left, right = x0 + edge + half, x1 - edge - half
         if right - left < 2 * half or back - front < 2 * half:
-            left, right, front, back = x0 + half, x1 - half, min(front, y0 + half), y1 - half
+            behind = self.set_back.ticks
+            left, right, front, back = x0 + half, x1 - half, y0 + behind + half, y1 - half
+            if behind:
+                self.shell.need(
+                    Length(back - front), Length(half), "room for feet behind the kick board", "Set that back less."
+                )
         for i in range(self.along):
             x = left + (right - left) * i // max(1, self.along - 1)
             for y in (front, back):

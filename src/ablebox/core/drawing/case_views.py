@@ -3,6 +3,7 @@
 
 from __future__ import annotations
 
+from collections import defaultdict
 from dataclasses import replace
 
 from ..assembly.part import Assembly, Placed
@@ -23,8 +24,8 @@ from .shapes import Area, Circle, Dimension, Drawing, Label, Path
 
 
 def codes_by_role(parts: list[Part], letter: str) -> dict[str, str]:
-    """Return the code of each part of a case by its role."""
-    return {role: part.code for part in parts if part.case == letter for role in part.roles}
+    """Return the code of each part of a case by its role; empty for those of a case that cannot be built, which have none."""
+    return defaultdict(str, {role: part.code for part in parts if part.case == letter for role in part.roles})
 
 
 def _dimension(
@@ -38,6 +39,20 @@ def _mm(ticks: int) -> float:
     return ticks / TICKS_PER_MM
 
 
+def outside_alone(made: Made, letter: str, name: str, sizes: tuple[int, int]) -> Drawing:
+    """Return the outside of a case of which nothing can be set out, with two of its sizes, by their number among the three."""
+    drawing = Drawing(f"Case {letter}, {name}")
+    wide, high = (made.assembly(letter).outside[i] for i in sizes)
+    w, h = wide.length.mm, high.length.mm
+    drawing.add(
+        Area(0, 0, w, h, "", "quiet", 1.4, "", f"case:{letter}", dashed=True),
+        Label(w / 2, h / 2, "not built", 11, "middle", "select", True),
+        _dimension(made, wide, True, 0, w, h, 1.3),
+        _dimension(made, high, False, 0, h, 0, -1.3),
+    )
+    return drawing
+
+
 def elevation(made: Made, letter: str, open_doors: bool = False, bay_lit: str = "") -> Drawing:
     """Return the case from the front.
 
@@ -47,6 +62,8 @@ def elevation(made: Made, letter: str, open_doors: bool = False, bay_lit: str = 
         open_doors: leave the doors away and show what is behind them.
         bay_lit: path of the bay that is selected.
     """
+    if not made.assembly(letter).parts:
+        return outside_alone(made, letter, "front", (0, 1))
     assembly = seen_from(made.assembly(letter), "front")
     codes = codes_by_role(made.parts, letter)
     drawing = Drawing(f"Case {letter}, front")
@@ -105,7 +122,9 @@ def _door_dimensions(made: Made, drawing: Drawing, assembly: Assembly) -> None:
 def _inside_dimensions(made: Made, drawing: Drawing, assembly: Assembly) -> None:
     """The clear width of each bay below the case, its clear height beside it, where they are whole columns or rows."""
     letter, numbers = assembly.letter, made.numbers
-    inside = numbers[f"{letter}/inside.width"]
+    inside = numbers.get(f"{letter}/inside.width")
+    if inside is None or not assembly.parts:
+        return
     t = assembly.part(LEFT).thickness.length.mm
     beyond = assembly.outside[0].length.mm + assembly.proud[1].mm
     widths = [(f"{letter}/inside.widths.{i}", bays) for i, bays in _split(assembly, 0)]
@@ -186,6 +205,8 @@ def section(made: Made, letter: str, plane: int | None = None, pulled: frozenset
         plane: where it is cut, from its left side, in ticks; in the middle of its first bay if not given.
         pulled: roles of the parts of a drawer that is pulled out.
     """
+    if not made.assembly(letter).parts:
+        return outside_alone(made, letter, "section", (2, 1))
     assembly = made.assembly(letter)
     codes = codes_by_role(made.parts, letter)
     numbers = made.numbers
@@ -322,6 +343,8 @@ def _plan_across(made: Made, drawing: Drawing, assembly: Assembly) -> Drawing:
 
 def plan(made: Made, letter: str) -> Drawing:
     """Return the case cut through level, seen from above; the front is at the lower edge."""
+    if not made.assembly(letter).parts:
+        return outside_alone(made, letter, "plan", (0, 2))
     assembly = made.assembly(letter)
     codes = codes_by_role(made.parts, letter)
     drawing = Drawing(f"Case {letter}, plan")

@@ -47,6 +47,8 @@ def exploded(assembly: Assembly, codes: dict[str, str], look: Look) -> Drawing:
         look: from where, and how far apart.
     """
     drawing = Drawing(f"Case {assembly.letter}, taken apart")
+    if not assembly.parts:
+        return drawing
     wide = assembly.outside[0].length.ticks
     # A top that goes on over the neighbours would make everything else small.
     lid = [part for part in assembly.parts if part.role.kind in COUNTERS]

@@ -13,7 +13,7 @@ from ..assembly.uses import Use
 from ..fronts.face import FaceTree, Line, Stack
 from ..lengths import TICKS_PER_MM
 from ..shop.made import Made
-from .case_views import carried_kick, codes_by_role, shifted, stands
+from .case_views import carried_kick, codes_by_role, outside_alone, shifted, stands
 from .cut_through import cut_part
 from .from_the_front import leaf_of, part_from_the_front, pulls_of, swing_of
 from .shapes import Area, Circle, Dimension, Drawing, Label, Path, Shape
@@ -36,6 +36,8 @@ def face_view(made: Made, letter: str, lit: str, opened: frozenset[str], side: s
         opened: paths of the cells whose front is left away, so that what is behind it shows.
         side: ``front``, ``rear``, ``left`` or ``right``.
     """
+    if not made.assembly(letter).parts:
+        return outside_alone(made, letter, "face", (0, 1))
     assembly = seen_from(made.assembly(letter), side)
     codes = codes_by_role(made.parts, letter)
     drawing = Drawing(f"Case {letter}, face")

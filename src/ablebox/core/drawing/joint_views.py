@@ -38,6 +38,8 @@ def joint(assembly: Assembly, thing: str) -> Drawing:
         assembly: the case.
         thing: one of ``THINGS``.
     """
+    if not assembly.parts:
+        return Drawing(THINGS[thing])
     if thing in ("frame", "fronts", "inside"):
         assembly = seen_from(assembly, "front")
     way, at, window = _where(assembly, thing)

@@ -94,6 +94,7 @@ def room_view(made: Made, number: int = 1, chosen: str = "") -> Drawing:
     if room.ceiling is not None:
         text = made.units.write(room.ceiling.length)
         drawing.add(Dimension(False, 0, height, smallest + _WALL, 4.2, text, room.ceiling.key, True))
+    _asked_for(drawing, room, chosen, smallest, height)
     _diagonals(made, drawing, room, smallest, height)
     if room.mouth is not None:
         mouth = room.mouth.length.mm
@@ -105,6 +106,37 @@ def room_view(made: Made, number: int = 1, chosen: str = "") -> Drawing:
     if len(set(widths)) > 1:
         drawing.add(Label(-_WALL, height, f"bows drawn ×{BOW}", 9, "end", "quiet", shift=(-8, 16)))
     return drawing
+
+
+#: What stands where a number is to be typed that nobody has measured yet.
+TO_BE_READ = "type it"
+
+
+def _asked_for(drawing: Drawing, room: Measured, chosen: str, width: float, height: float) -> None:
+    """Draw the place of a reading that is asked for and not there yet: the first width always is, others when they are selected."""
+    following = room.width_key(len(room.widths))
+    if not room.widths or chosen == following:
+        level = height * (0.45 if not room.widths else 0.97)
+        drawing.add(
+            Dimension(True, 0, width, level, 0, TO_BE_READ, following, True, where=0.62 if room.widths else 0.5)
+        )
+    for key, there in (
+        ("ceiling", room.ceiling),
+        ("mouth", room.mouth),
+        ("rising", room.rising),
+        ("falling", room.falling),
+    ):
+        full = f"{room.prefix}{key}"
+        if there is not None or chosen != full:
+            continue
+        if key == "ceiling":
+            drawing.add(Dimension(False, 0, height, width + _WALL, 4.2, TO_BE_READ, full, True))
+        elif key == "mouth":
+            drawing.add(Dimension(True, 0, width, -60, -1.0, TO_BE_READ, full, True))
+        else:
+            ends = (0.0, height) if key == "rising" else (height, 0.0)
+            drawing.add(Path(((0.0, ends[0]), (width, ends[1])), "dimension", 0.8, True))
+            drawing.add(Dimension(True, 0, width, height * 0.3, 0, TO_BE_READ, full, True))
 
 
 def _diagonals(made: Made, drawing: Drawing, room: Measured, width: float, height: float) -> None:

@@ -15,6 +15,7 @@ from ..case.fields import check_names, one_of, size
 from ..case.inside.layout import Layout
 from ..case.sharing import shares
 from ..case.shell import Work
+from ..errors import arising_at
 from ..fastening.occupied import Taken
 from ..lengths import ZERO, Length, inches
 from ..reckoning import NOTHING, Reckoned
@@ -228,7 +229,8 @@ class LaidOutFace:
         work = Work(sums=list(self.sums))
         for place, cell in self.cells:
             face, area, sums = context.fitted(cell.fit, place)
-            made = cell.build(face, area)
+            with arising_at(area.path):
+                made = cell.build(face, area)
             made.bought = [replace(item, place=area.path) for item in made.bought]
             made.sums += sums
             work.add(made)

@@ -45,7 +45,7 @@ _BEHIND = millimetres(9)
 #: What of a case may stand where a hinge wants to be.
 _IN_THE_WAY = frozenset({
     PartKind.FIXED_SHELF, PartKind.STRETCHER, PartKind.TOP, PartKind.BOTTOM, PartKind.PULL_OUT, PartKind.MID_RAIL, PartKind.FRAME_RAIL,
-    PartKind.SLOPING_SHELF, PartKind.DIVIDER, PartKind.RAIL, PartKind.FALSE_BOTTOM,
+    PartKind.SLOPING_SHELF, PartKind.DIVIDER, PartKind.RAIL, PartKind.FALSE_BOTTOM, PartKind.PARTITION,
     PartKind.PACKER, PartKind.CLEAT,
 })  # fmt: skip
 _STILES = (PartKind.FRAME_STILE, PartKind.MID_STILE, PartKind.NEIGHBOURS_STILE)

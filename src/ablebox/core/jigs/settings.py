@@ -82,7 +82,8 @@ _BESIDE = millimetres(20)
 def settings(cases: Sequence[Case], assemblies: Sequence[Assembly]) -> list[Setting]:
     """Return all settings of cases, given with what they come to; cases with the same ones share a line."""
     found: dict[tuple[SettingKind, tuple[Size, ...]], list[str]] = {}
-    for case, assembly in zip(cases, assemblies, strict=True):
+    of = {case.letter: case for case in cases}
+    for case, assembly in ((of[assembly.letter], assembly) for assembly in assemblies):
         rows = [*_drilled(assembly), *_slides(assembly), *_compartments(assembly)]
         if isinstance(case.fronts, FaceFronts):
             rows += _fronts(assembly, case.fronts)

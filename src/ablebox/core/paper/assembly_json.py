@@ -48,7 +48,7 @@ def assembly_tree(made: Made) -> list[dict[str, Any]]:
     """Return one object for each case, counter, base frame, filler, strip and loose part, as often as it is made."""
     pieces = _Pieces(made.parts)
     found: list[dict[str, Any]] = []
-    for case, assembly in zip(made.project.cases, made.assemblies, strict=True):
+    for case, assembly in made.built:
         for copy in range(1, case.copies + 1):
             found += _objects(made, assembly, copy, pieces)
     return found + list(_bare(made))

@@ -72,7 +72,7 @@ def machining_pages(book: Pages) -> None:
 
 def settings_page(book: Pages) -> None:
     """Fence and jig settings, and the blocks slides are set with."""
-    rows = settings(book.made.project.cases, book.made.assemblies)
+    rows = settings([case for case, _ in book.made.built], book.made.assemblies)
     if not rows:
         return
     title = "Settings and blocks"

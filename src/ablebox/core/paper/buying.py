@@ -55,7 +55,7 @@ def banding(made: Made) -> list[tuple[str, str]]:
 def hardware(made: Made) -> list[tuple[str, int]]:
     """Return hinges, pins, feet, every screw, nail and dowel, and what else is bought, over all cases."""
     found: Counter[str] = Counter()
-    for case, assembly in zip(made.project.cases, made.assemblies, strict=True):
+    for case, assembly in made.built:
         for name, pieces in assembly.hardware.items():
             found[name] += pieces * case.copies
     for joined in made.joined:
@@ -84,7 +84,7 @@ def glue(made: Made) -> str:
     What touches in dadoes, grooves and rabbets, and where one part is fastened to another.
     """
     area = 0.0
-    for case, assembly in zip(made.project.cases, made.assemblies, strict=True):
+    for case, assembly in made.built:
         area += case.copies * _glued(assembly)
     millilitres = area * 1e-6 * _GLUE * 1000
     if not millilitres:

@@ -27,7 +27,7 @@ def shop_book(made: Made, plans: Mapping[str, Plan]) -> bytes:
     book = Pages(made, plans)
     cover_page(book)
     run_pages(book)
-    for case in made.project.cases:
+    for case, _ in made.built:
         case_pages(book, case.letter)
     cut_list_pages(book)
     for code, plan in plans.items():

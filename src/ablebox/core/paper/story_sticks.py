@@ -24,7 +24,7 @@ def story_sticks(made: Made) -> bytes:
         stick = wall_stick(made, number)
         if len(stick.marks) > 1:
             book.stick(stick)
-    for case in made.project.cases:
+    for case, _ in made.built:
         book.stick(case_stick(made, case.letter))
     return book.canvas.finish()
 

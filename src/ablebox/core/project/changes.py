@@ -98,6 +98,10 @@ class History:
         given = self.project.given
         return project if project.given == given else replace(project, given=given)
 
+    def unsaved(self) -> None:
+        """Note that the project as it stands is on no disk."""
+        self._saved = None
+
     def saved(self) -> None:
         """Note that the project as it stands is on disk."""
         self._saved = self.project

@@ -16,7 +16,8 @@ from typing import Any
 
 from ..cabinet import places
 from ..lengths import ZERO, Length, millimetres
-from ..room.wall import SINGLE, number_of
+from ..room.reading import Method, Reading
+from ..room.wall import SINGLE, Wall, number_of
 from . import rows
 from .choice import Choice
 from .loose_edits import loose_choice
@@ -159,14 +160,20 @@ def _wall_choice(project: Project, key: str, number: int, rest: str) -> Choice |
         name = rest
         reading = getattr(wall, name)
         if reading is None:
-            return None
-        words = {"rising": "diagonal, up to the right", "falling": "diagonal, down to the right"}.get(name, name)
+            words = f"{_SINGLE_WORDS.get(name, name)} reading"
+            return Choice(key, words, None, _THIN, lambda v: put(**{name: _read(wall, _SINGLE_PLACES[name], v)}))
+        words = _SINGLE_WORDS.get(name, name)
         return Choice(key, f"{words} reading", reading.read, _THIN, lambda v: put(**{name: replace(reading, read=v)}))
     found = re.fullmatch(r"(width|stud|floor|ceilings|obstacle)\.(\d+)(?:\.(\w+))?", rest)
     if found is None:
         return None
     what, at, part = found[1], int(found[2]) - 1, found[3] or ""
     rows: tuple[Any, ...] = getattr(wall, _ROWS[what])
+    if what == "width" and at == len(rows) and not part:
+        place = next_place(wall)
+        return Choice(
+            key, f"reading at {place}", None, _THIN, lambda v: put(widths=(*wall.widths, _read(wall, place, v)))
+        )
     if not 0 <= at < len(rows):
         return None
 
@@ -189,6 +196,23 @@ def _wall_choice(project: Project, key: str, number: int, rest: str) -> Choice |
     return Choice(key, words, getattr(rows[at], part), least, lambda v: put_row(replace(rows[at], **{part: v})))
 
 
+def next_place(wall: Wall) -> str:
+    """Return where the next width of a wall is read: floor, counter, eye height, top, then wherever one likes."""
+    taken = {reading.place for reading in wall.widths}
+    return next(name for name in (*_PLACES, *(f"place {i}" for i in range(1, 1000))) if name not in taken)
+
+
+def _read(wall: Wall, place: str, value: Length | None) -> Reading:
+    """Return a new reading, taken as the last one of its wall was."""
+    taken = [*wall.widths, *(each for name in SINGLE if (each := getattr(wall, name)) is not None)]
+    assert value is not None
+    return Reading(place, value, taken[-1].method if taken else Method.UNSAID)
+
+
+#: Where widths are read, one after the other (common practice).
+_PLACES = ("floor", "counter", "top", "eye height")
+_SINGLE_WORDS = {"rising": "diagonal, up to the right", "falling": "diagonal, down to the right"}
+_SINGLE_PLACES = {"ceiling": "ceiling", "mouth": "mouth", "rising": "up to the right", "falling": "down to the right"}
 #: The lists of a wall by what their keys are called, and the sizes in their rows.
 _ROWS = {"width": "widths", "stud": "studs", "floor": "floor", "ceilings": "ceilings", "obstacle": "obstacles"}
 _PARTS = {

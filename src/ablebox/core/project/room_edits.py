@@ -4,16 +4,15 @@
 from __future__ import annotations
 
 from dataclasses import replace
-from math import isqrt
 from typing import Any
 
 from ..cabinet.metric import metric
 from ..lengths import ZERO, Length, inches, millimetres
 from ..room.island import Island
 from ..room.obstacle import usual
-from ..room.reading import Reading
+from ..room.reading import Method, Reading
 from ..room.room import Corner, Way
-from ..room.wall import End, Level, Wall, first_readings, height_at
+from ..room.wall import SINGLE, End, Level, Wall, height_at
 from ..units import System
 from . import rows
 from .run_edits import without_space
@@ -32,14 +31,11 @@ def change_wall(project: Project, number: int, **changes: Any) -> Project:
 
 
 def with_another_wall(project: Project) -> Project:
-    """Return the project with one more wall, round the corner of the last one."""
-    inch = project.units.system is System.INCH
+    """Return the project with one more wall that nobody has measured yet, round the corner of the last one."""
     last = next((wall for wall in reversed(project.room.walls) if wall.island is None), project.room.walls[0])
-    high = last.ceiling.read if last.ceiling is not None else (inches(96) if inch else millimetres(2400))
-    width = inches(96) if inch else millimetres(2400)
     names = {wall.name for wall in project.room.walls}
     name = next(f"Wall {i}" for i in range(len(names) + 1, 1000) if f"Wall {i}" not in names)
-    new = replace(first_readings(width, high), name=name, left=End.CORNER, allowance=last.allowance)
+    new = Wall(name, left=End.CORNER, allowance=last.allowance)
     return with_room(project, walls=(*project.room.walls, new))
 
 
@@ -122,15 +118,23 @@ def _width(wall: Wall) -> Length:
     return min((reading.read for reading in wall.widths), default=inches(96))
 
 
-def with_diagonals(project: Project, number: int) -> Project:
-    """Return the project with both diagonals of a wall, as long as they are where nothing leans."""
+def with_method(project: Project, number: int, index: int | str, method: Method) -> Project:
+    """Return the project with a reading taken in a way, and with it those of its wall of which nobody has said how.
+
+    Args:
+        project: the project.
+        number: of the wall.
+        index: of the width, from 0, or the name of a reading that stands alone.
+        method: the way.
+    """
     wall = project.wall(number)
-    high = wall.ceiling.read if wall.ceiling is not None else inches(96)
-    long = Length(isqrt(_width(wall).ticks ** 2 + high.ticks**2))
-    return change_wall(
-        project, number, rising=wall.rising or Reading("up to the right", long),
-        falling=wall.falling or Reading("down to the right", long),
-    )  # fmt: skip
+
+    def said(reading: Reading, own: bool) -> Reading:
+        return replace(reading, method=method) if own or reading.method is Method.UNSAID else reading
+
+    widths = tuple(said(reading, i == index) for i, reading in enumerate(wall.widths))
+    alone = {name: said(each, name == index) for name in SINGLE if (each := getattr(wall, name)) is not None}
+    return change_wall(project, number, widths=widths, **alone)
 
 
 def with_studs(project: Project, number: int, first: Length, spacing: Length) -> Project:

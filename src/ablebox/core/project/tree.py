@@ -343,6 +343,13 @@ def new_project(system: System = System.INCH, rack: Rack | None = None) -> Proje
     return Project("New project", "", Units(system), room, rack or first_rack(system), (case,))
 
 
+def blank_project(system: System = System.INCH, rack: Rack | None = None) -> Project:
+    """Return the project a person starts from: one case, in a room that nobody has measured yet."""
+    project = new_project(system, rack)
+    wall = replace(project.room.walls[0], widths=(), ceiling=None)
+    return replace(project, room=replace(project.room, walls=(wall,)))
+
+
 def next_letter(cases: tuple[Case, ...]) -> str:
     """Return the first letter that no case has: A to Z, then AA to ZZ."""
     taken = {case.letter for case in cases}

@@ -13,6 +13,7 @@ from ..reckoning import Book, Origin, Reckoned, leaf
 class Method(Enum):
     """How a reading was taken."""
 
+    UNSAID = "unsaid"
     TAPE_BODY = "tape-body"
     TAPE_ACROSS = "tape-across"
     METER = "meter"
@@ -29,7 +30,10 @@ class Method(Enum):
         return self is Method.TAPE_BODY
 
 
+#: What one may say of how a reading was taken.
+SAID = (Method.TAPE_BODY, Method.TAPE_ACROSS, Method.METER, Method.STICKS)
 _WORDS = {
+    Method.UNSAID: "tape, not said how",
     Method.TAPE_BODY: "tape, body in the corner",
     Method.TAPE_ACROSS: "tape, across the front",
     Method.METER: "distance meter",

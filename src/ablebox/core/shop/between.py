@@ -9,6 +9,7 @@ from typing import Protocol
 from ..assembly.fastener import Fastener
 from ..assembly.part import Assembly
 from ..assembly.role import Role
+from ..errors import AbleBoxError
 from ..fastening.lay_out import Shop
 from ..project.tree import Project
 from ..room.wall import Measured
@@ -37,6 +38,7 @@ class Derived(Protocol):
 
     project: Project
     rooms: tuple[Measured, ...]
+    unbuilt: dict[str, AbleBoxError]
 
     @property
     def lines(self) -> tuple[Line, ...]:

@@ -65,7 +65,7 @@ def bolted(made: Derived) -> Iterator[Joined]:
 def _top(made: Derived, there: Standing, long: Length | None = None) -> _Top | None:
     """Return the top of a case, in the axes of its wall, or of the one before it round the corner; ``None`` if it has none."""
     parts = [part for part in there.parts if part.role.kind in COUNTERS]
-    if there.place is None or not parts or made.project.case(there.letter).turned:
+    if there.place is None or not parts or made.project.case(there.letter).turned or there.letter in made.unbuilt:
         return None
     assembly, place = made.assembly(there.letter), there.place
     by = (place.case_x.ticks, -assembly.outside[2].length.ticks, place.low.ticks)

@@ -98,7 +98,8 @@ def _by(one: Assembly, place: Place, two: Assembly, there: Place) -> Point:
 
 
 def _straight(made: Derived, letter: str) -> bool:
-    return not made.project.case(letter).turned and made.assembly(letter).slant is None
+    case = made.project.case(letter)
+    return letter not in made.unbuilt and not case.turned and made.assembly(letter).slant is None
 
 
 def _together(made: Derived, one: Place, two: Place) -> Iterator[Joined]:

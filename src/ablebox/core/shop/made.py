@@ -11,6 +11,7 @@ from functools import cached_property
 from ..assembly.check import Flaw, check
 from ..assembly.part import Assembly
 from ..assembly.proof import Fault, Finding, prove
+from ..cabinet.as_far import as_far_as_it_goes
 from ..cabinet.build import build
 from ..cabinet.design import Case
 from ..cuts.problem import Block, Piece, Problem, Sawing, Supply
@@ -46,6 +47,7 @@ class _Built:
     stands: Stands
     measured: dict[str, Length]
     assembly: Assembly
+    fault: AbleBoxError | None = None
     parts: list[Part] | None = None
     flaws: list[Flaw] | None = None
     findings: list[Finding] | None = None
@@ -59,8 +61,7 @@ class Made:
         project: the project.
         before: what an earlier state of it came to: cases that did not change are taken over.
 
-    Raises:
-        SizeImpossible: if a case cannot be built.
+    A case that cannot be built stands at its outside sizes, and nothing is cut for it; why is in ``unbuilt``.
     """
 
     def __init__(self, project: Project, before: Made | None = None) -> None:
@@ -72,34 +73,35 @@ class Made:
         same_shop = before is not None and before.project.rack is project.rack and before.units == project.units
         old = {built.case.letter: built for built in before._built} if before is not None and same_shop else {}
         self._built: list[_Built] = [self._build(case, old.get(case.letter)) for case in project.cases]
-        self.assemblies: tuple[Assembly, ...] = tuple(built.assembly for built in self._built)
+        #: Why cases cannot be built, by letter.
+        self.unbuilt = {built.case.letter: built.fault for built in self._built if built.fault is not None}
+        self.assemblies: tuple[Assembly, ...] = tuple(assembly for _, assembly in self.built)
 
     def _build(self, case: Case, old: _Built | None) -> _Built:
         project, stands = self.project, self.run.stands[case.letter]
         measured = {k: v for k, v in project.measured.items() if k.startswith(f"{case.letter}/")}
         if old is not None and old.stands == stands and old.measured == measured:
             return old if old.case is case else replace(old, case=case)
-        assembly = build(
-            stands.design,
-            project.rack,
-            project.units,
-            project.measured,
-            stands.width,
-            stands.under,
-            stands.top,
-            stands.seen,
-        )
-        return _Built(case, stands, measured, assembly)
+        how = stands.design, project.rack, project.units, project.measured, stands.width, stands.under
+        try:
+            return _Built(case, stands, measured, build(*how, stands.top, stands.seen))
+        except AbleBoxError as fault:
+            return _Built(case, stands, measured, as_far_as_it_goes(*how), fault)
+
+    @property
+    def built(self) -> list[tuple[Case, Assembly]]:
+        """The cases that can be built, each as built."""
+        return [(built.case, built.assembly) for built in self._built if built.fault is None]
 
     def assembly(self, letter: str) -> Assembly:
-        """Return a case as built.
+        """Return a case as built, or as far as it can be set out.
 
         Raises:
             KeyError: if there is none.
         """
-        for assembly in self.assemblies:
-            if assembly.letter == letter:
-                return assembly
+        for built in self._built:
+            if built.case.letter == letter:
+                return built.assembly
         raise KeyError(letter)
 
     @property
@@ -121,7 +123,7 @@ class Made:
 
     def _listed(self) -> list[Part]:
         """Every distinct part of every case, then fillers, strips, what belongs to nothing, and blocks from offcuts."""
-        own = [part for built in self._built for part in self._parts_of(built)]
+        own = [part for built in self._built if built.fault is None for part in self._parts_of(built)]
         widths = {place.space: place.width for line in self.lines for place in line.places if place.space}
         own += filler_parts(self.project.spaces, widths, self.project.rack, self.units)
         own += strip_parts(self.project.strips, self.lines, self.project.spaces, self.project.rack, self.units)
@@ -136,10 +138,11 @@ class Made:
     @cached_property
     def flaws(self) -> list[tuple[str, Flaw]]:
         """What the proof in space finds wrong, each with the letter of its case."""
-        for built in self._built:
+        sound = [built for built in self._built if built.fault is None]
+        for built in sound:
             if built.flaws is None:
                 built.flaws = check(built.assembly)
-        return [(built.case.letter, flaw) for built in self._built for flaw in built.flaws or ()]
+        return [(built.case.letter, flaw) for built in sound for flaw in built.flaws or ()]
 
     def shop_of(self) -> Shop:
         """Return what fasteners are chosen from, and the shop's own ways."""
@@ -320,11 +323,7 @@ def registered(made: Made) -> Project:
 
 def buildable(project: Project) -> AbleBoxError | None:
     """Return why a project cannot be built; ``None`` if it can."""
-    try:
-        Made(project)
-    except AbleBoxError as fault:
-        return fault
-    return None
+    return next(iter(Made(project).unbuilt.values()), None)
 
 
 def goods_words(goods: Goods, units: Units) -> str:

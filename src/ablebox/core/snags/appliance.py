@@ -15,7 +15,7 @@ from .snag import Check, Level, Snag
 def appliances_fit(made: Made) -> Iterator[Snag]:
     """An opening smaller than its appliance and air; its depth handles included."""
     write = made.units.write
-    for case, assembly in zip(made.project.cases, made.assemblies, strict=True):
+    for case, assembly in made.built:
         for space in assembly.fronts:
             cell = at(case, space.path)
             if not isinstance(cell, ApplianceSpace):

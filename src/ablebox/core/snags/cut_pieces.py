@@ -17,6 +17,9 @@ def cut_otherwise(made: Made) -> Iterator[Snag]:
     for piece in made.project.done:
         part = parts.get(piece.place)
         letter = piece.place.partition("/")[0]
+        if letter in made.unbuilt:
+            # What is cut is kept until it is known what it is for.
+            continue
         without = replace(made.project, done=tuple(other for other in made.project.done if other is not piece))
         was = f"{write(piece.length)} × {write(piece.width)}"
         if part is None:

@@ -31,12 +31,13 @@ from . import (
     sag,
     saw,
     stock,
+    unbuilt,
     wide,
 )
 from .snag import Check, Fix, Snag
 
 CHECKS: tuple[Check, ...] = (
-    *fit.CHECKS, *wide.CHECKS, *built.CHECKS, *clashes.CHECKS, *stock.CHECKS, *joints.CHECKS, *neighbours.CHECKS, *hanging.CHECKS, *fastened.CHECKS, *fronts.CHECKS, *frames.CHECKS,
+    *unbuilt.CHECKS, *fit.CHECKS, *wide.CHECKS, *built.CHECKS, *clashes.CHECKS, *stock.CHECKS, *joints.CHECKS, *neighbours.CHECKS, *hanging.CHECKS, *fastened.CHECKS, *fronts.CHECKS, *frames.CHECKS,
     *opening.CHECKS, *hardware.CHECKS, *appliance.CHECKS, *grain.CHECKS, *cut_pieces.CHECKS, *held.CHECKS, *saw.CHECKS, *ends.CHECKS, *diagonal.CHECKS, *sag.CHECKS, *readings.CHECKS, *room.CHECKS,
 )  # fmt: skip
 
@@ -45,9 +46,14 @@ def snags(made: Made) -> list[Snag]:
     """Return every snag, the ones that stop the work first. What each offers is tried before it is shown."""
     found = []
     for check in CHECKS:
-        told = list(check(made))
+        # Of a case that cannot be built nothing else is known but where it stands.
+        told = [snag for snag in check(made) if snag.case not in made.unbuilt or snag.code.startswith(_WHERE)]
         found += [replace(snag, proof=_Proof(made, check, snag, told)) for snag in told]
     return sorted(found, key=lambda snag: snag.level)
+
+
+#: What is told of a case that cannot be built: why, and how it fits where it stands.
+_WHERE = ("built.not", "fit.")
 
 
 class _Proof:
@@ -69,6 +75,8 @@ class _Proof:
             if project is None:
                 return True
             then = Made(project, self._made)
+            if then.unbuilt.keys() - self._made.unbuilt.keys():
+                return False
             after = sum((each.code, each.case) == self._about for each in self._check(then))
         except (AbleBoxError, ValueError):
             return False

@@ -31,7 +31,7 @@ _CLEAR = millimetres(70)
 
 def not_sound(made: Made) -> Iterator[Snag]:
     """Fasteners and hardware that cannot be as they are; each kind once for a case."""
-    for case, assembly in zip(made.project.cases, made.assemblies, strict=True):
+    for case, assembly in made.built:
         told: set[tuple[Fault, str, Use | None]] = set()
         for finding in made.findings(case.letter):
             if finding.fault is Fault.AIR and not (finding.fitting and finding.fitting.holds):

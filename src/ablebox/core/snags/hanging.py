@@ -29,7 +29,7 @@ _ROOM = inches("3/4")
 
 def hangs_on_nothing(made: Made) -> Iterator[Snag]:
     """What a case wants: an upright beside a slide, a whole opening behind a front, room for a hinge or a fastener."""
-    for case, assembly in zip(made.project.cases, made.assemblies, strict=True):
+    for case, assembly in made.built:
         told: set[tuple[Want, str, str]] = set()
         for wanting in assembly.wanting:
             about = (wanting.want, wanting.place, "" if wanting.place else wanting.role)

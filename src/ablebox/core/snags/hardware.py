@@ -17,7 +17,7 @@ from .snag import Check, Fix, Level, Snag
 
 def hardware_lacking(made: Made) -> Iterator[Snag]:
     """Say what was asked for and is not on the rack, each once for a case."""
-    for case, assembly in zip(made.project.cases, made.assemblies, strict=True):
+    for case, assembly in made.built:
         said = set()
         for item in assembly.bought:
             if item.lacks and item.lacks not in said:
@@ -39,7 +39,7 @@ def stands_on_too_little(made: Made) -> Iterator[Snag]:
     """What a case stands on bears it and what is in it; of casters one may hang free on an uneven floor (common practice)."""
     known = {item.name: item for item in (*usual(made.units.system), *made.project.rack.hardware)}
     weigh = made.units.weigh
-    for case, assembly in zip(made.project.cases, made.assemblies, strict=True):
+    for case, assembly in made.built:
         under = [each for each in assembly.fittings if each.kind in (FittingKind.FOOT, FittingKind.CASTER)]
         item = known.get(under[0].name) if under else None
         if item is None or item.kilograms is None:

@@ -17,6 +17,9 @@ def held_no_longer(made: Made) -> Iterator[Snag]:
     for sheet in made.project.held:
         if any(sheet is each for each in there):
             continue
+        if any(piece.place.partition("/")[0] in made.unbuilt for piece in sheet.pieces):
+            # Its case cannot be built as it is now; the sheet waits for that.
+            continue
         parts = {made.left[piece.place].code for piece in sheet.pieces if piece.place in made.left}
         name = made.project.rack.sheet_goods(sheet.goods).name
         codes = ", ".join(sorted(parts)) or "pieces that are gone"

@@ -7,8 +7,9 @@ from collections.abc import Iterator
 from dataclasses import replace
 
 from ..lengths import ZERO, Length, inches
+from ..project.room_edits import with_method
 from ..room.reading import Method
-from ..room.wall import End
+from ..room.wall import SINGLE, End
 from ..shop.made import Made
 from .snag import Check, Fix, Level, Snag
 
@@ -26,7 +27,7 @@ def body_forgotten(made: Made) -> Iterator[Snag]:
         for i, (reading, width) in enumerate(zip(room.wall.widths, room.widths, strict=True)):
             short = widest - width.length
             near = abs((short - body).ticks) <= _LIKE_THE_BODY.ticks
-            if near and reading.method is Method.TAPE_ACROSS:
+            if near and reading.method in (Method.TAPE_ACROSS, Method.UNSAID):
                 write = made.units.write
                 text = (
                     f"The width at {reading.words} is {write(short)} less than the widest, about the length of the tape's "
@@ -37,6 +38,29 @@ def body_forgotten(made: Made) -> Iterator[Snag]:
                 after = made.project.with_wall(room.number, replace(room.wall, widths=tuple(rows)))
                 fix = Fix(f"Add the tape's body at {reading.words}", after)
                 yield Snag("room.tape-body", Level.WARN, text, "", room.width_key(i), fix)
+
+
+def how_it_was_read(made: Made) -> Iterator[Snag]:
+    """Of readings nobody has said how they were taken: the tape's body may still be to add."""
+    body, write = made.project.room.tape_body, made.units.write
+    for room in made.rooms:
+        wall = room.wall
+        found: list[tuple[int | str, str]] = [
+            (i, room.width_key(i)) for i, each in enumerate(wall.widths) if each.method is Method.UNSAID
+        ]
+        found += [
+            (name, f"{room.prefix}{name}")
+            for name in SINGLE
+            if (each := getattr(wall, name)) is not None and each.method is Method.UNSAID
+        ]
+        if not found or not body:
+            continue
+        text = (
+            f"Was the tape's body in the corner when {wall.name} was read? Then {write(body)} are still to be added; say on the tape "
+            "how it was taken."
+        )
+        after = with_method(made.project, room.number, found[0][0], Method.TAPE_BODY)
+        yield Snag("room.method", Level.NOTE, text, "", found[0][1], Fix(f"Add the body's {write(body)}", after))
 
 
 def too_few(made: Made) -> Iterator[Snag]:
@@ -75,4 +99,4 @@ def leaning(made: Made) -> Iterator[Snag]:
         yield Snag("room.lean", Level.WARN, text, "", f"{room.prefix}rising", fix)
 
 
-CHECKS: tuple[Check, ...] = (body_forgotten, too_few, leaning)
+CHECKS: tuple[Check, ...] = (body_forgotten, how_it_was_read, too_few, leaning)

@@ -16,7 +16,9 @@ _STRIP = inches("1 1/2")
 
 
 def carried(made: Made, letter: str) -> list[Member]:
-    """Return every span of a case that carries something."""
+    """Return every span of a case that carries something; none of one that cannot be built."""
+    if letter in made.unbuilt:
+        return []
     line = next((line for line in made.lines if any(place.letter == letter for place in line.places)), None)
     case = made.project.case(letter)
     beside = uprights_beside(line, letter, made.assemblies) if line is not None and not case.turned else []

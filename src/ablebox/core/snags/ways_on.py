@@ -63,6 +63,8 @@ def _helps(made: Made, project: Project, letter: str, roles: Sequence[Role], bef
         then = Made(project, made)
     except (AbleBoxError, KeyError):
         return False
+    if then.unbuilt.keys() - made.unbuilt.keys():
+        return False
     after = _wrong(then, letter)
     return len(after) < len(before) and not after & set(roles[:1]) and not any(of == letter for of, _ in then.flaws)
 

@@ -14,10 +14,10 @@ from ...core.lengths import ZERO, Length
 from ...core.project import room_edits
 from ...core.project.tree import Project
 from ...core.room.obstacle import OBSTACLES
-from ...core.room.reading import Method, Reading
+from ...core.room.reading import Method
 from ...core.room.wall import SINGLE, Wall, number_of, prefix_of
 from ..desk import Desk
-from ..meter import Meter, simulated
+from ..meter import NO_METER, Meter, meter_command
 from ..widgets.drawing_view import DrawingView
 from ..widgets.length_field import LengthField
 from ..widgets.title_line import TitleLine
@@ -26,7 +26,8 @@ from ..widgets.words import Words
 from .room_tape import add_room, add_thing
 from .stage import Stage
 
-_PLACES = ("floor", "counter", "eye height", "top")
+#: A wall is read at floor, counter and top (common practice).
+_USUAL_WIDTHS = 3
 
 
 class RoomStage(Stage):
@@ -80,9 +81,7 @@ class RoomStage(Stage):
             row.addWidget(button)
         meter = QPushButton("Meter")
         meter.setObjectName("meter")
-        meter.setToolTip(
-            "Take a reading with a distance meter for the selected width or height; the simulated one if none is set up"
-        )
+        meter.setToolTip("Take a reading with a distance meter for the selected width or height")
         meter.clicked.connect(self.take_reading)
         row.addWidget(meter)
         more = QPushButton("More on it")
@@ -128,11 +127,14 @@ class RoomStage(Stage):
         walls = self.desk.document.project.room.walls
         blocked = any(snag.code.startswith(("room.", "fit.")) and snag.level < 2 for snag in self.desk.document.snags)
         count = min(len(wall.widths) for wall in walls if wall.island is None)
+        if not count:
+            return "not measured"
         if blocked or any(snag.code.startswith(("fit.", "room.no", "room.one")) for snag in self.desk.document.snags):
             return "look again"
         if len(walls) > 1:
             return f"{len(walls)} walls"
-        return "settled ✓" if count > 1 else f"{count} reading{'s' if count != 1 else ''}"
+        unsaid = any(reading.method is Method.UNSAID for wall in walls for reading in wall.widths)
+        return "settled ✓" if count > 1 and not unsaid else f"{count} reading{'s' if count > 1 else ''}"
 
     def refresh(self) -> None:
         """Draw the wall at hand as it stands."""
@@ -141,6 +143,8 @@ class RoomStage(Stage):
         room, write = made.rooms[self.number - 1], made.units.write
         words = f"Sizes in {made.units.words}. The smallest width governs"
         words += f"; the readings are {write(room.spread)} apart." if room.spread > ZERO else "."
+        if not room.widths:
+            words = f"Nobody has measured it yet: type its width in {made.units.words}, read at the floor first. A case needs no room."
         if room.lean:
             way = "right" if room.lean > ZERO else "left"
             words += f" By its diagonals it leans {write(Length(abs(room.lean.ticks)))} to the {way}."
@@ -210,38 +214,50 @@ class RoomStage(Stage):
         """A reading was typed: go on with the next width, as one reads them one after another."""
         following = self._following(key)
         if following:
-            self.desk.selection.select(number=following)
-            self.drawing.edit(following)
+            self.desk.go_to(following)
 
     def _following(self, key: str) -> str:
         """Return the key of the width after one, of the ceiling's height after the last; empty after anything else."""
-        stem = f"{prefix_of(self.number)}width."
+        prefix, wall = prefix_of(self.number), self.wall
+        if key == f"{prefix}rising" and wall.falling is None:
+            return f"{prefix}falling"
+        stem = f"{prefix}width."
         at = key.removeprefix(stem).removesuffix(".read")
         if not key.startswith(stem) or not at.isdigit():
             return ""
-        if int(at) < len(self.wall.widths):
+        if int(at) < max(len(wall.widths), _USUAL_WIDTHS):
             return f"{stem}{int(at) + 1}"
-        return f"{prefix_of(self.number)}ceiling" if self.wall.ceiling is not None else ""
+        return f"{prefix}ceiling"
 
     def take_reading(self) -> None:
         """Ask the meter for the selected width or other reading, or for the first width."""
         chosen = self._chosen()
         if chosen is None or chosen[0] not in ("widths", *SINGLE):
             self.desk.selection.select(number=f"{prefix_of(self.number)}width.1")
+        command = meter_command()
+        if not self.meter.connected and not command:
+            self.desk.document.refused.emit(NO_METER)
+            return
         if not self.meter.connected:
-            self.meter.connect_to(simulated())
+            self.meter.connect_to(command)
         self.meter.measure()
 
     def _measured(self, length: Length) -> None:
         """Put what the meter says into the selected width, and go on with the next."""
-        chosen, wall = self._chosen(), self.wall
+        chosen, key = self._chosen(), self.desk.selection.number
+        found = self.desk.choice(key) if chosen is None else None
+        if found is not None and found.value is None and number_of(key.partition("/")[0]) == self.number:
+            # The first reading at its place: it is there now, taken as the last one was.
+            self.desk.change(f"{found.title}: read by the meter", found.put(length))
+            chosen = self._chosen()
         if chosen is None or chosen[0] not in ("widths", *SINGLE):
             return
         name, at = chosen
+        wall = self.wall
         old = wall.widths[at - 1] if name == "widths" else getattr(wall, name)
         new = replace(old, read=length, method=old.method if old.method.adds_body else Method.METER)
         value = (*wall.widths[: at - 1], new, *wall.widths[at:]) if name == "widths" else new
-        following = self._following(self.desk.selection.number)
+        following = self._following(key)
         self._put(f"{old.place}: read by the meter", **{name: value})
         if following:
             self.desk.selection.select(number=following)
@@ -275,9 +291,7 @@ class RoomStage(Stage):
         """Add a wall round the corner, and show it."""
         after = room_edits.with_another_wall(self.desk.document.project)
         if not self.desk.change("Add a wall", after):
-            first = f"{prefix_of(len(after.room.walls))}width.1"
-            self.desk.selection.select(wall=len(after.room.walls), number=first)
-            self.drawing.edit(first)
+            self.desk.go_to(f"{prefix_of(len(after.room.walls))}width.1")
 
     def add_island(self) -> None:
         """Add an island before the first wall, and show it."""
@@ -289,34 +303,29 @@ class RoomStage(Stage):
         """Put an obstacle of a kind on the wall and select it."""
         words = OBSTACLES[kind].words
         self._change(f"Add the {words}", room_edits.with_obstacle(self.desk.document.project, self.number, kind))
-        self.desk.selection.select(number=f"{prefix_of(self.number)}obstacle.{len(self.wall.obstacles)}.x")
+        self._ask_for(f"obstacle.{len(self.wall.obstacles)}.x")
 
     def add_studs(self) -> None:
         """Put studs on the wall, as far apart as is usual, from the first one on."""
         apart = room_edits.spacing(self.desk.document.project.units.system)
         first = self.wall.studs[0] if self.wall.studs else apart
         self._change("Studs", room_edits.with_studs(self.desk.document.project, self.number, first, apart))
-        self.desk.selection.select(number=f"{prefix_of(self.number)}stud.1")
+        self._ask_for("stud.1")
 
     def add_height(self, what: str) -> None:
         """Tell one more height of the floor or the ceiling, and select it."""
         self._change(
             f"A height of the {what.rstrip('s')}", room_edits.with_height(self.desk.document.project, self.number, what)
         )
-        self.desk.selection.select(number=f"{prefix_of(self.number)}{what}.{len(getattr(self.wall, what))}.high")
+        self._ask_for(f"{what}.{len(getattr(self.wall, what))}.high")
 
     def add_reading(self) -> None:
-        """Add a width above the others, equal to the last, and select it."""
-        wall = self.wall
-        taken = {reading.place for reading in wall.widths}
-        names = (*_PLACES, *(f"place {i}" for i in range(1, 100)))
-        place = next(name for name in names if name not in taken)
-        last = wall.widths[-1].read if wall.widths else self.desk.document.project.cases[0].width
-        method = wall.widths[-1].method if wall.widths else Method.TAPE_ACROSS
-        self._put(f"Add a width at {place}", widths=(*wall.widths, Reading(place, last, method)))
-        key = f"{prefix_of(self.number)}width.{len(self.wall.widths)}"
-        self.desk.selection.select(number=key)
-        self.drawing.edit(key)
+        """Ask for one more width."""
+        self._ask_for(f"width.{len(self.wall.widths) + 1}")
+
+    def _ask_for(self, name: str) -> None:
+        """Open the field of a reading, there or not yet: nothing is written down before it is typed."""
+        self.desk.go_to(f"{prefix_of(self.number)}{name}")
 
     def remove_chosen(self) -> None:
         """Remove what is selected; undo brings it back."""
@@ -330,25 +339,19 @@ class RoomStage(Stage):
             title = f"Remove the width at {wall.widths[at - 1].place}" if what == "widths" else f"Remove it from {what}"
             self._change(title, room_edits.without(self.desk.document.project, self.number, what, at))
         self.desk.selection.select(number="")
+        self.setFocus()
 
     def add_ceiling(self) -> None:
-        """Add a reading of the ceiling height."""
-        highest = max((case.height for case in self.desk.document.project.cases), default=ZERO)
-        self._put("Add the ceiling", ceiling=Reading("ceiling", highest * 2))
-        self.desk.selection.select(number=f"{prefix_of(self.number)}ceiling")
+        """Ask for the height of the ceiling."""
+        self._ask_for("ceiling")
 
     def add_diagonals(self) -> None:
-        """Add both diagonals, as long as they are where nothing leans, and select the first."""
-        after = room_edits.with_diagonals(self.desk.document.project, self.number)
-        self._change("Add both diagonals", after)
-        self.desk.selection.select(number=f"{prefix_of(self.number)}rising")
+        """Ask for both diagonals, the one that rises to the right first."""
+        self._ask_for("rising" if self.wall.rising is None else "falling")
 
     def add_mouth(self) -> None:
-        """Add a reading of the mouth, as wide as the wall."""
-        governing = self.desk.document.made.rooms[self.number - 1].governing
-        width = governing.length if governing else self.desk.document.project.cases[0].width
-        self._put("Add the mouth", mouth=Reading("mouth", width))
-        self.desk.selection.select(number=f"{prefix_of(self.number)}mouth")
+        """Ask for the width of the mouth."""
+        self._ask_for("mouth")
 
     def close_down(self) -> None:
         """Let the meter go."""

@@ -3,12 +3,13 @@
 
 from __future__ import annotations
 
-from PyQt6.QtCore import QEvent, QPoint, QSize, Qt, pyqtSignal
-from PyQt6.QtGui import QHelpEvent, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QResizeEvent
+from PyQt6.QtCore import QEvent, QPoint, QRectF, QSize, Qt, pyqtSignal
+from PyQt6.QtGui import QHelpEvent, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QResizeEvent
 from PyQt6.QtWidgets import QSizePolicy, QToolTip, QWidget
 
 from ...core.drawing.replay import Spot, fitted, replay
 from ...core.drawing.shapes import Drawing
+from .. import theme
 from ..desk import Desk
 from ..qt_canvas import QtCanvas
 from .length_field import LengthField
@@ -88,6 +89,17 @@ class DrawingView(QWidget):
         selected = f"key:{selection.number}" if selection.number else ""
         lit = f"part:{selection.part}" if selection.part else ""
         replay(self._drawing, canvas, view, selected, lit)
+        self._point_out(painter)
+
+    def _point_out(self, painter: QPainter) -> None:
+        """Frame the numbers that could not be taken, or because of which a case cannot be built."""
+        painter.setPen(QPen(theme.colour("select"), 2))
+        painter.setBrush(Qt.BrushStyle.NoBrush)
+        for spot in self._spots:
+            key = spot.hot.removeprefix("key:")
+            if spot.field and (key in self._desk.drafts or self._desk.blame(key)):
+                left, top, wide, high = (each * self._scale for each in (spot.left, spot.top, spot.width, spot.height))
+                painter.drawRoundedRect(QRectF(left - 3, top - 2, wide + 6, high + 4), 4, 4)
 
     def spot_at(self, point: QPoint) -> Spot | None:
         """Return the topmost spot at a point; numbers go before parts."""
@@ -212,12 +224,12 @@ class DrawingView(QWidget):
     def _close_editor(self) -> None:
         editor, self._editor = self._editor, None
         if editor is not None:
-            had_focus = editor.hasFocus()
             editor.blockSignals(True)
+            if editor.hasFocus():
+                # Before it is hidden: that would hand the focus on to the drawing's first number.
+                self.setFocus(Qt.FocusReason.OtherFocusReason)
             editor.hide()
             editor.deleteLater()
-            if had_focus:
-                self.setFocus(Qt.FocusReason.OtherFocusReason)
 
     def focusNextPrevChild(self, forward: bool) -> bool:
         """Tab walks through the numbers that can be typed over, then leaves the drawing."""
@@ -244,7 +256,7 @@ class DrawingView(QWidget):
         if event.text() and event.text() in "0123456789.(" and number in self.fields():
             self.edit(number)
             if self._editor is not None:
-                self._editor.setText(event.text())
+                self._editor.start(event.text())
             return
         super().keyPressEvent(event)
 

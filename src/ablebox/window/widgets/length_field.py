@@ -44,18 +44,30 @@ class LengthField(QLineEdit):
         self.setToolTip(name)
         self.setFixedHeight(28)
         self._clicked_into = False
+        #: Whether anything was typed since typing began: Enter alone changes nothing.
+        self._touched = False
+        self.textEdited.connect(self._note_typing)
         self.refresh()
 
+    def _note_typing(self) -> None:
+        self._touched = True
+
     def refresh(self) -> None:
-        """Show what the project says, unless someone is typing."""
-        if not self.hasFocus() and self._shows_project:
-            self.setText(self._desk.shown(self.key))
-            self._mark(False)
+        """Show what the project says, unless someone is typing; or what was typed and could not be taken, with the reason."""
+        if self.hasFocus() or not self._shows_project:
+            return
+        draft = self._desk.drafts.get(self.key)
+        self.setText(draft.text if draft is not None else self._desk.shown(self.key))
+        self._mark(draft.reason if draft is not None else self._desk.blame(self.key))
 
     def sizeHint(self) -> QSize:
         return QSize(78, 28)
 
-    def _mark(self, wrong: bool) -> None:
+    def _mark(self, reason: str) -> None:
+        """Show that something is wrong with the number, and why; nothing is if the reason is empty."""
+        wrong = bool(reason)
+        self.setToolTip(reason or self.accessibleName())
+        self.setAccessibleDescription(reason)
         if self.property("wrong") != wrong:
             self.setProperty("wrong", wrong)
             style = self.style()
@@ -64,10 +76,17 @@ class LengthField(QLineEdit):
                 style.polish(self)
 
     def begin(self) -> None:
-        """Start typing: the exact number is there, selected."""
+        """Start typing: the exact number is there, selected; or what was typed before and could not be taken."""
         if self._shows_project:
-            self.setText(self._desk.typed(self.key))
+            draft = self._desk.drafts.get(self.key)
+            self.setText(draft.text if draft is not None else self._desk.typed(self.key))
+        self._touched = False
         self.selectAll()
+
+    def start(self, text: str) -> None:
+        """Start typing with a key that was pressed elsewhere, such as on the drawing it stands on."""
+        self.setText(text)
+        self._touched = True
 
     def focusInEvent(self, event: QFocusEvent | None) -> None:
         super().focusInEvent(event)
@@ -87,19 +106,33 @@ class LengthField(QLineEdit):
         super().focusOutEvent(event)
         if event is not None and event.reason() == Qt.FocusReason.PopupFocusReason:
             return
-        if self._shows_project and self.text().strip() != self._desk.typed(self.key):
-            self._commit(self.text())
-        self.setText(self._desk.shown(self.key) if self._shows_project else self.text())
-        self._mark(False)
+        if self._shows_project:
+            if self._touched:
+                self._set()
+            self._touched = False
+            # Not asked for by refresh, which leaves a field alone that has the focus.
+            draft = self._desk.drafts.get(self.key)
+            self.setText(draft.text if draft is not None else self._desk.shown(self.key))
+            self._mark(draft.reason if draft is not None else self._desk.blame(self.key))
         self.done.emit()
 
+    def _set(self) -> bool:
+        """Set the number from what was typed, and keep that where it cannot be; return whether it was taken."""
+        text = self.text()
+        reason = self._commit(text)
+        if self._shows_project:
+            self._desk.keep_draft(self.key, text, reason)
+        self._mark(reason)
+        return not reason
+
     def enter(self) -> bool:
-        """Set the number; return whether it was taken."""
-        wrong = self._commit(self.text())
-        self._mark(bool(wrong))
-        if wrong:
+        """Set the number if anything was typed; return whether it was taken."""
+        if not self._touched:
+            return not self._shows_project or self.key not in self._desk.drafts
+        if not self._set():
             self.selectAll()
             return False
+        self._touched = False
         if self._shows_project:
             self.setText(self._desk.typed(self.key))
             self.selectAll()
@@ -125,12 +158,13 @@ class LengthField(QLineEdit):
                 self.done.emit()
             event.accept()
         elif event.key() == Qt.Key.Key_Escape:
-            self._mark(False)
+            self._desk.drafts.pop(self.key, None)
+            self._mark("")
             self.begin() if self._shows_project else self.clear()
             self.done.emit()
             event.accept()
         else:
-            self._mark(False)
+            self._mark("")
             super().keyPressEvent(event)
 
     def paintEvent(self, event: QPaintEvent | None) -> None:

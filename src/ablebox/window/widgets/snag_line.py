@@ -70,7 +70,7 @@ class SnagLine(QWidget):
         self.fix = QPushButton("")
         self.fix.setObjectName("snag-fix")
         self.fix.setFocusPolicy(Qt.FocusPolicy.TabFocus)
-        self.fix.setToolTip("Enter")
+        self.fix.setToolTip("Ctrl+Enter, or Enter while it has the focus")
         self._count = Words("", 13, False, "snag-text", "right")
         row.addWidget(self._mark)
         row.addWidget(self.sentence, 1)
@@ -132,7 +132,7 @@ class SnagLine(QWidget):
             fix = snag.fix
         self.fix.setVisible(fix is not None)
         if fix is not None:
-            self.fix.setText(f"{fix.title}  ↵")
+            self.fix.setText(f"{fix.title}  Ctrl+↵")
             self.fix.setAccessibleName(fix.title)
         count = f"{self._at % len(found) + 1} of {len(found)} snags · N next" if found else ""
         self._count.set_text(f"{count}  ·  Ctrl+K find" if count else "Ctrl+K find")

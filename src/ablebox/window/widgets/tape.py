@@ -11,8 +11,9 @@ from PyQt6.QtGui import QPainter, QPaintEvent, QPen, QPolygonF
 from PyQt6.QtWidgets import QApplication, QFrame, QGridLayout, QLineEdit, QPushButton, QScrollArea, QVBoxLayout, QWidget
 
 from ...core.lengths import TICKS_PER_MM, Length
+from ...core.project import room_edits
 from ...core.reckoning import Origin, Reckoned, Term
-from ...core.room.reading import Deep, Method, Reading
+from ...core.room.reading import SAID, Deep, Method, Reading
 from ...core.room.wall import SINGLE, number_of, prefix_of
 from ...core.snags.sag import carried
 from ...core.units import System
@@ -266,9 +267,14 @@ class Tape(QWidget):
         assert found is not None
         units = self._desk.document.project.units
         column.addWidget(Words(_capital(found.title), 20, True, wrap=True))
-        column.addWidget(
-            Words("a choice of yours · " + ("inches" if units.system is System.INCH else "mm"), 14, colour="quiet")
-        )
+        unit = "inches" if units.system is System.INCH else "mm"
+        if self._wall() is not None and found.value is None:
+            column.addWidget(Words(f"not measured yet · {unit}", 14, colour="quiet"))
+            self._type_over(column, key, "What is read on the tape?")
+            words = "Body in the corner, or across the front: you are asked once, for all readings of this wall."
+            column.addWidget(Words(words, 13, colour="quiet", wrap=True))
+            return
+        column.addWidget(Words(f"a choice of yours · {unit}", 14, colour="quiet"))
         column.addSpacing(8)
         column.addWidget(Words(self._desk.shown(key) or "shared out", 26, True))
         self._type_over(column, key, "Set another size")
@@ -373,16 +379,20 @@ class Tape(QWidget):
             form.addWidget(deep, 3, 1)
         column.addLayout(form)
         column.addWidget(Words("How was it taken?", 14, True, "quiet"))
-        for method in Method:
+        for method in SAID:
             button = QPushButton(method.words)
             button.setObjectName(f"method:{method.value}")
             button.setCheckable(True)
             button.setChecked(method is reading.method)
             button.setStyleSheet("text-align: left; padding: 1px 10px;")
-            button.clicked.connect(
-                lambda _, method=method: self._replace(index, "way", replace(reading, method=method))
-            )
+            button.clicked.connect(lambda _, method=method: self._said(index, reading, method))
             column.addWidget(button)
+
+    def _said(self, index: int | str, reading: Reading, method: Method) -> None:
+        """Note how a reading was taken; what nobody has said of the others of its wall is answered with it."""
+        number = self._wall() or 1
+        after = room_edits.with_method(self._desk.document.project, number, index, method)
+        self._desk.change(f"{reading.place}: {method.words}", after)
 
     def _replace(self, index: int | str, what: str, reading: Reading) -> None:
         project, number = self._desk.document.project, self._wall() or 1

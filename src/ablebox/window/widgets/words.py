@@ -114,7 +114,7 @@ class LinkWords(Words):
             self._pressed()
 
     def keyPressEvent(self, event) -> None:  # type: ignore[no-untyped-def]
-        if event.key() == Qt.Key.Key_Space:
+        if event.key() in (Qt.Key.Key_Space, Qt.Key.Key_Return, Qt.Key.Key_Enter):
             self._pressed()
         else:
             super().keyPressEvent(event)

@@ -8,6 +8,7 @@ from dataclasses import replace
 from ...assembly.part import BaySpace, Cut, CutKind, Face, Placed
 from ...assembly.role import PartKind, Role
 from ...assembly.solid import Box
+from ...errors import arising_at
 from ...lengths import ZERO, Length, millimetres
 from ...reckoning import Origin, Reckoned, leaf
 from ..joint.choice import MiddleJoint
@@ -24,11 +25,12 @@ def fill(inside: Inside, space: Space) -> tuple[Work, Layout]:
     Raises:
         SizeImpossible: if it cannot be built.
     """
-    if isinstance(inside, Columns):
-        return _columns(inside, space)
-    if isinstance(inside, Rows):
-        return _rows(inside, space)
-    return _bay(inside, space), Layout()
+    with arising_at(space.path):
+        if isinstance(inside, Columns):
+            return _columns(inside, space)
+        if isinstance(inside, Rows):
+            return _rows(inside, space)
+        return _bay(inside, space), Layout()
 
 
 def _bay(bay: Bay, space: Space) -> Work:
@@ -38,7 +40,9 @@ def _bay(bay: Bay, space: Space) -> Work:
     for i, fitting in enumerate(bay.fittings):
         # Two fittings of one kind in a bay are told apart, in roles and in keys.
         nth = 1 + sum(type(each) is type(fitting) for each in bay.fittings[:i])
-        made = fitting.build(replace(space, nth=nth, bored=tuple(bored)), f"{space.path}.fittings.{i}")
+        path = f"{space.path}.fittings.{i}"
+        with arising_at(path):
+            made = fitting.build(replace(space, nth=nth, bored=tuple(bored)), path)
         for holes in made.holes.get(space.left, ()):
             bored += [(y, z, holes.diameter.ticks // 2) for _, y, z in holes.centres]
         new = [(part.name, part.box) for part in made.parts] + made.obstacles
