@@ -203,7 +203,6 @@ class Projects(Case):
 
     def test_damaged_and_impossible_projects(self) -> None:
         for old, new, place in (
-            ('"depth": "1/4 in"', '"depth": "2 in"', "Case A, wood left under the dado"),
             ('"width": "30 in"', '"width": "30"', "project.cases[1].width"),
             ('"width": "30 in"', '"width": "300 in"', "Part B-03 (298 9/16 × 4 in) fits on no sheet"),
         ):
@@ -213,6 +212,15 @@ class Projects(Case):
             self.assertIn(place, err)
             self.assertIn("changed.ablebox", err)
             self.assertFalse((self.folder / "out.json").exists())
+
+    def test_a_case_that_cannot_be_built_is_told_and_left_out(self) -> None:
+        path = self.changed('"depth": "1/4 in"', '"depth": "2 in"')
+        status, out, err = run("parts", path)
+        self.assertEqual(status, 0)
+        self.assertIn("Case A, wood left under the dado", err)
+        self.assertIn("A is left out", err)
+        self.assertNotIn("A-01", out)
+        self.assertEqual(run("check", path)[0], 1)
 
     def test_commands_do_not_need_the_window(self) -> None:
         code = ("import sys; sys.modules['PyQt6'] = None; from ablebox.__main__ import main; "

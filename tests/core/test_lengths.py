@@ -18,7 +18,7 @@ from tests.tables import rows
 INCH, MM = Units(System.INCH), Units(System.MM)
 
 ticks = st.integers(-(10**10), 10**10)
-sizes = st.integers(0, 10**10)
+sizes = st.integers(0, 100_000 * TICKS_PER_MM)
 
 
 class Exactness(unittest.TestCase):

@@ -498,11 +498,13 @@ class Diagonals(unittest.TestCase):
         self.assertIsNone(Made(project.with_wall(1, replace(wall, falling=None))).room.lean)
 
     def test_they_are_typed_like_any_reading(self) -> None:
-        project = room_edits.with_diagonals(run(case("A")), 1)
-        self.assertEqual(project.wall(1).rising.read, Length(isqrt(inches(120).ticks ** 2 + inches(96).ticks ** 2)))  # type: ignore[union-attr]
-        found = choice(project, "room/falling.read")
-        assert found is not None
-        after = found.put(inches(150))
+        after = run(case("A"))
+        square = Length(isqrt(inches(120).ticks ** 2 + inches(96).ticks ** 2))
+        for key, size in (("rising", square), ("falling", inches(150))):
+            found = choice(after, f"room/{key}")
+            assert found is not None
+            self.assertIsNone(found.value)
+            after = found.put(size)
         # (120^2 + 96^2 - 150^2) / (4 x 120)
         lean = Made(after).room.lean
         assert lean is not None

@@ -265,7 +265,7 @@ class Changing(unittest.TestCase):
                 self.assertEqual(again.value, value)
                 self.assertTrue(found.title)
 
-    @rows(("A/nothing",), ("Z/width",), ("room/width.9",), ("room/mouth",), ("stock/gold/thickness",), ("saw/speed",),
+    @rows(("A/nothing",), ("Z/width",), ("room/width.9",), ("room/mouths",), ("stock/gold/thickness",), ("saw/speed",),
           ("stock/case/sheet.9.length",), ("A/inside.width",), ("",), ("edging/gold/thickness",))  # fmt: skip
     def test_what_is_no_choice(self, key: str) -> None:
         self.assertIsNone(choice(new_project(), key))

@@ -24,13 +24,14 @@ from ablebox.core.fronts.face import FaceFronts, Line
 from ablebox.core.lengths import ZERO, Length, inches, millimetres
 from ablebox.core.paper.buying import hardware
 from ablebox.core.project.changes import delete_case
+from ablebox.core.project.choices import choice
 from ablebox.core.project.files import load
 from ablebox.core.project.json_format import from_text, to_text
-from ablebox.core.project.room_edits import change_wall, with_another_wall, with_room, without_wall
+from ablebox.core.project.room_edits import change_wall, with_another_wall, with_method, with_room, without_wall
 from ablebox.core.project.run_edits import mirrored, moved, without_space
 from ablebox.core.project.run_widths import in_modules
 from ablebox.core.project.strip_edits import change_strip, with_strip, without_strip
-from ablebox.core.project.tree import DonePiece, Project, new_project
+from ablebox.core.project.tree import DonePiece, Project, blank_project, new_project
 from ablebox.core.room.obstacle import usual
 from ablebox.core.room.reading import Method, Reading
 from ablebox.core.room.room import Corner, Way
@@ -42,6 +43,31 @@ from ablebox.core.snags.every import snags
 from ablebox.core.snags.room import _round_the_turn
 from ablebox.core.stock import Board
 from tests.rooms import random_room
+
+
+class NobodyMeasured(unittest.TestCase):
+    def test_a_new_room_has_no_readings_and_how_they_are_taken_is_asked_once(self) -> None:
+        """Three readings of 24 1/4 with a body of 3 in the corner: 27 1/4 (common practice)."""
+        project = blank_project()
+        self.assertEqual((project.wall(1).widths, project.wall(1).ceiling), ((), None))
+        self.assertIsNone(Made(project).room.usable)
+        for number, place in enumerate(("floor", "counter", "top"), start=1):
+            found = choice(project, f"room/width.{number}")
+            assert found is not None
+            self.assertEqual((found.value, found.title), (None, f"reading at {place}"))
+            project = found.put(inches("24 1/4"))
+            self.assertIs(project.wall(1).widths[-1].method, Method.UNSAID)
+        self.assertIsNone(choice(project, "room/width.9"))
+        (asked,) = [snag for snag in snags(Made(project)) if snag.code == "room.method"]
+        assert asked.fix is not None
+        assert asked.fix.project is not None
+        self.assertEqual([width.length for width in Made(asked.fix.project).room.widths], [inches("27 1/4")] * 3)
+        said = with_method(project, 1, 0, Method.TAPE_ACROSS)
+        self.assertEqual([snag for snag in snags(Made(said)) if snag.code == "room.method"], [])
+        # The next reading is taken as the last one was.
+        after = choice(asked.fix.project, "room/ceiling")
+        assert after is not None
+        self.assertIs(after.put(inches(93)).wall(1).ceiling.method, Method.TAPE_BODY)  # type: ignore[union-attr]
 
 
 class Readings(unittest.TestCase):

@@ -15,6 +15,15 @@ class AbleBoxError(Exception):
     """The base of every error that a person can cause and mend."""
 
 
+#: As many faults of a file are told in one message; all of them are in its ``faults``.
+_TOLD = 12
+
+
+def shortened(text: str, most: int = 60) -> str:
+    """Return a text for a message: what is long is cut, with a mark where."""
+    return text if len(text) <= most else f"{text[:most]}…"
+
+
 class LengthNotUnderstood(AbleBoxError, ValueError):
     """A typed length could not be read.
 
@@ -26,7 +35,8 @@ class LengthNotUnderstood(AbleBoxError, ValueError):
 
     def __init__(self, text: str, where: str, hint: str) -> None:
         self.text, self.where, self.hint = text, where, hint
-        shown = f"“{where}” in “{text}”" if where and where != text else f"“{text}”"
+        within = shortened(text)
+        shown = f"“{shortened(where)}” in “{within}”" if where and where != text else f"“{within}”"
         super().__init__(f"{shown} is not a length. {hint}")
 
 
@@ -68,8 +78,13 @@ class FileFaulty(AbleBoxError):
 
     def __init__(self, path: str, faults: list[tuple[str, str]], remedy: str) -> None:
         self.path, self.faults, self.remedy = path, tuple(faults), remedy
-        listed = "; ".join(f"{place}: {fault}" if place else fault for place, fault in faults)
-        super().__init__(f"{path}: {listed}. {remedy}")
+        told = [
+            f"{shortened(place)}: {shortened(fault, 300)}" if place else shortened(fault, 300)
+            for place, fault in faults[:_TOLD]
+        ]
+        if len(faults) > _TOLD:
+            told.append(f"and {len(faults) - _TOLD} more")
+        super().__init__(f"{path}: {'; '.join(told)}. {remedy}")
 
 
 class FileNewer(FileFaulty):

@@ -44,7 +44,9 @@ _TOKEN = re.compile(
 )
 
 _HINT = "Type it as 24 1/2, 24.5, 2' 1/2\", 622 mm, or a sum such as 24 1/4 + 3."
-_LIMIT = 1_000_000 * TICKS_PER_MM
+_LIMIT = 100_000 * TICKS_PER_MM
+#: The longest text that is read as a length, a limit of our own.
+_LETTERS = 200
 
 
 @dataclass(frozen=True, slots=True)
@@ -66,11 +68,13 @@ def read_length(text: str, units: Units, least: Length | None = None) -> Length:
     Raises:
         LengthNotUnderstood: with the piece that was not understood and what to type instead.
     """
+    if len(text) > _LETTERS:
+        raise LengthNotUnderstood(text, text, f"It is {len(text)} letters long; type one size, or a short sum.")
     reader = _Reader(text, units)
     ticks = reader.whole_sum()
     length = from_fraction(ticks, 1)
     if abs(length.ticks) > _LIMIT:
-        raise LengthNotUnderstood(text, text, "It is more than a kilometre; check the unit.")
+        raise LengthNotUnderstood(text, text, "It is longer than anything a shop builds; check the unit.")
     if least is not None and length < least:
         raise LengthNotUnderstood(
             text, text, f"It comes to {units.write(length, unit=True)}; type {units.write(least, unit=True)} or more."

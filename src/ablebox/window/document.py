@@ -13,6 +13,7 @@ from ..core.errors import AbleBoxError
 from ..core.parts.register import given_out
 from ..core.project.changes import Change, History
 from ..core.project.files import load, save
+from ..core.project.limits import too_much
 from ..core.project.tree import Project
 from ..core.shop.made import Made, registered
 from ..core.shop.moved import Moved, moved
@@ -57,6 +58,11 @@ class Document(QObject):
 
         Whatever raises does so before anything of it is taken.
         """
+        over = too_much(project)
+        if over:
+            raise AbleBoxError(
+                f"{over[0][0].removeprefix('project.').capitalize()} {over[0][1]}. Split the project into several."
+            )
         made = Made(project, before)
         made.project = registered(made)
         _ = made.numbers, made.problems, made.joined

@@ -10,10 +10,10 @@ from pathlib import Path
 from ..errors import AbleBoxError, FileChangedUnderneath, FileFaulty, FileNotWritten
 from ..whole_file import write_whole
 from .json_format import from_text, to_text
+from .limits import MOST_BYTES
 from .tree import Project
 
 SUFFIX = ".ablebox"
-_LARGEST = 50_000_000
 
 
 @dataclass(frozen=True, slots=True)
@@ -40,10 +40,12 @@ def load(path: Path) -> OnDisk:
         FileFaulty: if it cannot be read, with every fault found.
     """
     try:
-        if path.stat().st_size > _LARGEST:
+        if path.exists() and not path.is_file():
+            raise FileFaulty(str(path), [("", "it is no file")], "Choose a file.")
+        if path.stat().st_size > MOST_BYTES:
             raise FileFaulty(str(path), [("", "it is far too large for a project")], "Choose another file.")
         data = path.read_bytes()
-        text = data.decode("utf-8")
+        text = data.decode("utf-8-sig")
     except OSError as fault:
         reason = (fault.strerror or "it cannot be read").lower()
         raise FileFaulty(str(path), [("", reason)], "Check the name and choose again.") from None

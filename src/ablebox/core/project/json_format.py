@@ -30,10 +30,11 @@ from cattrs.gen import make_dict_structure_fn, make_dict_unstructure_fn
 
 from ..assembly.part import Face
 from ..cabinet.design import SCHOOLS
-from ..errors import FileFaulty, FileNewer, LengthNotUnderstood
+from ..errors import FileFaulty, FileNewer, LengthNotUnderstood, shortened
 from ..lengths import Length
 from ..typed import read_length
 from ..units import System, Units
+from .limits import LONGEST, MOST_DIGITS, MOST_IN_ONE, MOST_MEMBERS, too_much
 from .tree import Project
 from .upgrades import upgraded
 
@@ -49,11 +50,16 @@ class _Wrong(ValueError):
 
 def _length_in(value: Any, _: Any) -> Length:
     if not isinstance(value, str):
-        raise _Wrong(f'{json.dumps(value)} is not a length; write it with its unit, as in "24 1/4 in" or "616.5 mm"')
+        raise _Wrong(
+            f'{shortened(json.dumps(value))} is not a length; write it with its unit, as in "24 1/4 in" or "616.5 mm"'
+        )
     if not value.endswith((" in", " mm")):
-        raise _Wrong(f"“{value}” lacks its unit; write in or mm behind it")
+        raise _Wrong(f"“{shortened(value)}” lacks its unit; write in or mm behind it")
     try:
-        return read_length(value, _MM)
+        found = read_length(value, _MM)
+        if abs(found.ticks) > LONGEST.ticks:
+            raise _Wrong(f"“{shortened(value)}” is longer than anything a shop builds")
+        return found
     except LengthNotUnderstood as fault:
         raise _Wrong(str(fault)) from None
 
@@ -227,6 +233,8 @@ def from_text(text: str, path: str) -> Project:
         faults += _listed(group)
     except _Wrong as fault:
         faults.append(("project", str(fault)))
+    if not faults:
+        faults += too_much(project)
     if faults:
         raise FileFaulty(path, faults, _REMEDY)
     return project
@@ -255,18 +263,30 @@ _REMEDY = "Mend these places, or open the previous version kept beside the file 
 
 
 def _tree(text: str, path: str) -> Any:
+    count = 0
+
     def pairs(items: list[tuple[str, Any]]) -> dict[str, Any]:
-        names = [name for name, _ in items]
-        twice = next((name for name in names if names.count(name) > 1), None)
-        if twice is not None:
-            raise _Wrong(f"“{twice}” stands twice in one object")
-        return dict(items)
+        nonlocal count
+        count += len(items)
+        if count > MOST_MEMBERS or len(items) > MOST_IN_ONE:
+            raise _Wrong("it holds far more than a project can")
+        found: dict[str, Any] = {}
+        for name, value in items:
+            if name in found:
+                raise _Wrong(f"“{shortened(name)}” stands twice in one object")
+            found[name] = value
+        return found
+
+    def number(digits: str) -> int:
+        if len(digits) > MOST_DIGITS:
+            raise _Wrong(f"{shortened(digits)} is a number of {len(digits)} digits")
+        return int(digits)
 
     def constant(name: str) -> Any:
         raise _Wrong(f"{name} is not a number")
 
     try:
-        return json.loads(text, object_pairs_hook=pairs, parse_constant=constant)
+        return json.loads(text, object_pairs_hook=pairs, parse_constant=constant, parse_int=number)
     except json.JSONDecodeError as fault:
         place = f"line {fault.lineno}, column {fault.colno}"
         raise FileFaulty(path, [(place, "the text breaks off or is damaged here")], _REMEDY) from None
@@ -287,7 +307,7 @@ def _listed(group: Any) -> list[tuple[str, str]]:
 def _words(fault: BaseException, _: type | None) -> str:
     extra = getattr(fault, "extra_fields", None)
     if extra:
-        return f"{', '.join(sorted(extra))} is not known"
+        return f"{shortened(', '.join(sorted(extra)))} is not known"
     if isinstance(fault, (TypeError, AttributeError)):
         return "is not of the right kind"
     return str(fault)

@@ -190,7 +190,7 @@ def filler_beside(made: Made, case: Case, side: str, wide: Length | None = None)
     """
     line = made.line(case.wall, hangs(case))
     if not any(place.letter and made.project.case(place.letter).follows for place in line.places) and (
-        wide is None or line.left_over is None or line.left_over < wide
+        wide is None or (line.left_over is not None and line.left_over < wide)
     ):
         return None
     project = with_space(made.project, SpaceKind.FILLER, line, case.letter if side == "left" else "")
