@@ -25,7 +25,7 @@ def main(argv: Sequence[str] | None = None) -> int:
     arguments = commands.parser(words).parse_args(words)
     try:
         if arguments.command == "open":
-            return _window(Path(arguments.file) if arguments.file else None)
+            return _window(Path(arguments.file) if arguments.file else None, arguments.verbose)
         if arguments.command == "demo" and not arguments.list:
             return _demo(arguments.name, arguments.without_display)
         return commands.run(arguments)
@@ -39,11 +39,11 @@ def main(argv: Sequence[str] | None = None) -> int:
         return 2
 
 
-def _window(path: Path | None) -> int:
+def _window(path: Path | None, verbose: bool) -> int:
     # The window is loaded only when one is wanted: commands must run where there is no Qt.
     from .window import app
 
-    return app.run(path)
+    return app.run(path, verbose=verbose)
 
 
 def _demo(name: str, out: str | None) -> int:

@@ -178,7 +178,7 @@ class Files(UiCase):
             self.act("save")
         self.assertIn("space", told.call_args.args[2].lower())
         self.assertEqual(path.read_bytes(), before)
-        self.assertEqual([p.name for p in self.folder.iterdir() if p.name.startswith(".")], [])
+        self.assertEqual([p.name for p in self.folder.iterdir() if p.name.startswith(".") and p.suffix != ".open"], [])
         self.assertTrue(self.window.isWindowModified())
 
 
@@ -198,14 +198,26 @@ class PlannerProcess(UiCase):
         for plan in planner.plans.values():
             self.assertEqual(check(plan), [])
 
-    def test_a_planner_that_dies_is_said_and_begun_again(self) -> None:
+    def test_a_planner_that_dies_is_begun_again_and_then_planned_without(self) -> None:
         self.window = self.open(Planner(rounds=200_000))
         planner = self.window.desk.planner
-        self.wait_for(lambda: planner._processes and planner._processes[0].process is not None and planner.plans)
-        process = planner._processes[0].process
-        assert process is not None
-        process.kill()
-        self.wait_for(lambda: "planner" in planner.faults)
-        planner._rounds = 20
-        planner.again()
-        self.wait_for(lambda: not planner.running and planner.plans)
+
+        def kill() -> int:
+            self.wait_for(
+                lambda: any(each.process is not None and each.process.is_alive() for each in planner._processes)
+            )
+            process = next(each.process for each in planner._processes if each.process is not None)
+            assert process is not None
+            process.kill()
+            return process.pid or 0
+
+        with self.assertLogs("ablebox.planner", "ERROR"):
+            self.wait_for(lambda: planner.plans)
+            first = kill()
+            self.wait_for(lambda: planner._losses == 1)
+            self.assertNotEqual(kill(), first)
+            self.wait_for(lambda: planner._losses == 2 and not planner.running)
+        self.assertIn("stopped by itself", self.snag())
+        self.assertEqual(set(planner.plans), set(self.window.desk.document.made.problems))
+        for plan in planner.plans.values():
+            self.assertEqual(check(plan), [])

@@ -33,6 +33,7 @@ def parser(words: Sequence[str] = ()) -> argparse.ArgumentParser:
     commands = made.add_subparsers(dest="command", metavar="COMMAND", required=True)
     opening = commands.add_parser("open", help="open the window")
     opening.add_argument("file", nargs="?", metavar="FILE", help="project to open")
+    opening.add_argument("--verbose", action="store_true", help="tell in the terminal what goes into the log")
     named = words[0] if words else "open"
     for name in [named] if named in _COMMANDS else () if named == "open" else _COMMANDS:
         _module(name).add_to(commands)

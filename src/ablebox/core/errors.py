@@ -101,6 +101,16 @@ class FileChangedUnderneath(AbleBoxError):
         )
 
 
+class FileReadOnly(AbleBoxError):
+    """The file may not be written; nothing has changed."""
+
+    def __init__(self, path: str) -> None:
+        self.path = path
+        super().__init__(
+            f"{path} is marked as not to be written. Save under another name, or say that it is to be replaced."
+        )
+
+
 class FileNotWritten(AbleBoxError):
     """Writing failed; what was there before is untouched."""
 

@@ -3,6 +3,7 @@
 
 from __future__ import annotations
 
+import zipfile
 from pathlib import Path
 
 import openpyxl
@@ -12,8 +13,8 @@ from odf.teletype import extractText
 
 from .errors import FileFaulty
 
-#: Empty columns a cell may stand for are cut off here.
-_MOST_COLUMNS = 60
+#: Columns and rows beyond these are not read: a small file may ask for millions of them. So it may unpack to far more than it is.
+_MOST_COLUMNS, _MOST_ROWS, _UNPACKED = 201, 5_001, 60_000_000
 
 
 def cells(path: Path, suffix: str) -> list[list[str]]:
@@ -27,10 +28,17 @@ def cells(path: Path, suffix: str) -> list[list[str]]:
         FileFaulty: if it cannot be read.
     """
     try:
+        with zipfile.ZipFile(path) as packed:
+            if sum(each.file_size for each in packed.infolist()) > _UNPACKED:
+                raise FileFaulty(
+                    str(path), [("", "it unpacks to far more than a list of parts")], "Save it as CSV and read that."
+                )
         return _xlsx(path) if suffix == ".xlsx" else _ods(path)
     except OSError as fault:
         reason = (fault.strerror or "it cannot be read").lower()
         raise FileFaulty(str(path), [("", reason)], "Check the name and try again.") from None
+    except FileFaulty:
+        raise
     except Exception:
         raise FileFaulty(
             str(path), [("", "it is damaged, or no spreadsheet")], "Save it as CSV and read that."
@@ -41,7 +49,8 @@ def _xlsx(path: Path) -> list[list[str]]:
     book = openpyxl.load_workbook(path, read_only=True, data_only=True)
     try:
         sheet = book.worksheets[0]
-        return [[_text(value) for value in row] for row in sheet.iter_rows(values_only=True)]
+        rows = sheet.iter_rows(max_row=_MOST_ROWS, max_col=_MOST_COLUMNS, values_only=True)
+        return [[_text(value) for value in row] for row in rows]
     finally:
         book.close()
 
@@ -66,4 +75,6 @@ def _ods(path: Path) -> list[list[str]]:
             found += [text] * min(times, _MOST_COLUMNS - len(found))
         if any(found):
             rows.append(found)
+        if len(rows) >= _MOST_ROWS:
+            break
     return rows

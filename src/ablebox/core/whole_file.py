@@ -24,10 +24,25 @@ def write_whole(path: Path, data: bytes) -> None:
         mode = path.stat().st_mode & 0o777 if path.exists() else 0o666 & ~_umask()
         os.chmod(name, mode)
         os.replace(name, path)
+        _clean(path)
     except BaseException:
         with suppress(OSError):
             os.unlink(name)
         raise
+
+
+#: What a write that was killed left behind is taken away after an hour, a limit of our own.
+_OLD = 3_600
+
+
+def _clean(path: Path) -> None:
+    """Take away what earlier writes of the file left behind when they were killed."""
+    with suppress(OSError):
+        now = path.stat().st_mtime
+        for each in path.parent.iterdir():
+            left = each.name.startswith(f".{path.name}.") and len(each.name) == len(path.name) + 10
+            if left and now - each.stat().st_mtime > _OLD:
+                each.unlink()
 
 
 def _umask() -> int:

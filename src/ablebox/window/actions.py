@@ -42,6 +42,9 @@ ACTIONS: tuple[ActionRow, ...] = (
     ),
     ActionRow("save", "File", "Save", "Ctrl+S", "Save the project; the previous version is kept beside it.", True),
     ActionRow("save-as", "File", "Save as…", "Ctrl+Shift+S", "Save the project under another name."),
+    ActionRow(
+        "versions", "File", "Earlier versions…", "", "Open what the project was before it was saved over, as a copy."
+    ),
     ActionRow("book", "File", "Shop book as PDF…", "Ctrl+E", "Write drawings, cut list and sheets as PDF.", True),
     ActionRow("templates", "File", "Templates as PDF…", "", "Write shaped panels full size, in tiles."),
     ActionRow("drilling", "File", "Drilling templates as PDF…", "", "Write cups and pulls full size."),
@@ -81,6 +84,8 @@ ACTIONS: tuple[ActionRow, ...] = (
     ActionRow("fix-snag", "Go", "Fix this snag", "Ctrl+Return", "Do what the snag line offers."),
     ActionRow("shortcuts", "Help", "Keys", "F1", "List all keys."),
     ActionRow("cautions", "Help", "Cautions", "", "What to mind at the saw and on the wall."),
+    ActionRow("log", "Help", "Open the log", "", "Look at what the program wrote down of itself."),
+    ActionRow("facts", "Help", "Copy facts for a report", "", "Copy versions and machine to the clipboard."),
     ActionRow("about", "Help", "About Able Box", "", "Version, licence, and what it is built on."),
 )
 

@@ -7,6 +7,7 @@ then the event loop. An error nobody caught is shown with its details, and work 
 
 from __future__ import annotations
 
+import logging
 import os
 import sys
 import traceback
@@ -26,7 +27,7 @@ from ..core.project.tree import blank_project
 from ..core.shop.made import Made
 from ..core.shop.plans import plan_all
 from ..core.whole_file import write_whole
-from . import ask, settings, theme
+from . import ask, log, settings, theme
 from .desk import Desk
 from .document import Document
 from .endings import Endings
@@ -35,6 +36,7 @@ from .recovery import Keeper, offer
 from .tasks import InstantPlanner, Planner
 
 APP_ID = "io.ablebox.AbleBox"
+_LOG = logging.getLogger("ablebox.app")
 
 
 def has_display() -> bool:
@@ -75,13 +77,15 @@ def open_window(planner: Planner | None = None) -> MainWindow:
     return window
 
 
-def run(path: Path | None, as_copy: bool = False) -> int:
+def run(path: Path | None, as_copy: bool = False, verbose: bool = False) -> int:
     """Open the window and stay until it is closed.
 
     Args:
         path: the project to open; ``None`` for a new one.
         as_copy: open it as a new project without a file, as demos are.
+        verbose: tell in the terminal what goes into the log.
     """
+    crashed = log.begin(verbose)
     app = application()
     window = open_window()
     sys.excepthook = hook = _Hook(window)
@@ -96,6 +100,10 @@ def run(path: Path | None, as_copy: bool = False) -> int:
     window.left.connect(lambda: keeper.done_with(saved=False))
     hook.keep = keeper.write
     endings = Endings(app, keeper.write)
+    if crashed:
+        window.desk.document.refused.emit(
+            "Able Box ended hard last time; what was done is offered again, and Help, Open the log tells what is known."
+        )
     restored = offer(window)
     if path is not None and not restored:
         window.files.open(path, as_copy)
@@ -104,6 +112,7 @@ def run(path: Path | None, as_copy: bool = False) -> int:
     window.close_down()
     window.deleteLater()
     app.sendPostedEvents(None, QEvent.Type.DeferredDelete)
+    log.end()
     return code
 
 
@@ -118,6 +127,7 @@ class _Hook:
     def __call__(self, kind: type[BaseException], fault: BaseException, trace: TracebackType | None) -> None:
         details = "".join(traceback.format_exception(kind, fault, trace)).replace(str(Path.home()), "~")
         print(details, file=sys.stderr)
+        _LOG.error("a fault in the program:\n%s", details)
         if self._busy or kind is KeyboardInterrupt:
             return
         self._busy = True

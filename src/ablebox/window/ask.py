@@ -81,6 +81,45 @@ def for_file_to_write(parent: QWidget, title: str, start: str, kind: str, suffix
     return path if not path.exists() or about_replacing(parent, path) else None
 
 
+LOOK, TAKE = "look", "take"
+
+
+def about_open_elsewhere(parent: QWidget, name: str, host: str, when: str) -> str:
+    """Ask what to do with a project somebody else has open; return ``look``, ``take`` or ``cancel``."""
+    box = QMessageBox(parent)
+    box.setIcon(QMessageBox.Icon.Warning)
+    box.setWindowTitle("Open elsewhere")
+    box.setText(f"{name} is open on {host} since {when}.")
+    box.setInformativeText("Look at it only, or take it over: whoever saves last would write over the other.")
+    look = box.addButton("Look only", QMessageBox.ButtonRole.AcceptRole)
+    take = box.addButton("Take it over", QMessageBox.ButtonRole.DestructiveRole)
+    box.addButton("Leave it", QMessageBox.ButtonRole.RejectRole)
+    box.setDefaultButton(look)
+    box.exec()
+    if box.clickedButton() is look:
+        return LOOK
+    return TAKE if box.clickedButton() is take else CANCEL
+
+
+def about_read_only(parent: QWidget, name: str) -> bool:
+    """Ask whether a file that is marked as not to be written is replaced."""
+    box = QMessageBox(parent)
+    box.setIcon(QMessageBox.Icon.Warning)
+    box.setWindowTitle("Not to be written")
+    box.setText(f"{name} is marked as not to be written.")
+    box.setInformativeText("Replace it all the same?")
+    replace = box.addButton("Replace it", QMessageBox.ButtonRole.DestructiveRole)
+    box.setDefaultButton(box.addButton("Leave it", QMessageBox.ButtonRole.RejectRole))
+    box.exec()
+    return box.clickedButton() is replace
+
+
+def for_a_version(parent: QWidget, rows: list[str]) -> int | None:
+    """Ask which earlier version to open; return its place in the list."""
+    text, taken = QInputDialog.getItem(parent, "Earlier versions", "Saved over on:", rows, 0, False)
+    return rows.index(text) if taken else None
+
+
 def about_replacing(parent: QWidget, path: Path) -> bool:
     """Ask whether a file that is there may be replaced."""
     box = QMessageBox(parent)

@@ -51,6 +51,8 @@ class Desk(QObject):
 
     #: Somebody wants to type a number: its key.
     typing_wanted = pyqtSignal(str)
+    #: A file is to be opened: its path.
+    opening_wanted = pyqtSignal(object)
 
     def __init__(self, document: Document, planner: Planner) -> None:
         super().__init__()
@@ -64,6 +66,7 @@ class Desk(QObject):
             self.shop = load_shop(settings.shop_path())
         except AbleBoxError as fault:
             self._shop_fault = str(fault)
+        planner.told_once.connect(document.refused)
         document.changed.connect(self._settle_selection)
         document.changed.connect(lambda _: planner.want(document.made.problems))
 

@@ -3,22 +3,30 @@
 
 from __future__ import annotations
 
+import logging
 from collections.abc import Callable
+from contextlib import suppress
 from dataclasses import replace
 from pathlib import Path
+from time import time
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from ..core.errors import AbleBoxError
 from ..core.parts.register import given_out
+from ..core.project.beside import keep
 from ..core.project.changes import Change, History
-from ..core.project.files import load, save
+from ..core.project.files import fingerprint_of, load, save
+from ..core.project.in_use import let_go, take
 from ..core.project.limits import too_much
 from ..core.project.tree import Project
 from ..core.shop.made import Made, registered
 from ..core.shop.moved import Moved, moved
 from ..core.snags.every import snags
 from ..core.snags.snag import Snag
+from .settings import versions_folder
+
+_LOG = logging.getLogger("ablebox.document")
 
 
 class Document(QObject):
@@ -43,13 +51,17 @@ class Document(QObject):
 
     def __init__(self, project: Project, path: Path | None = None, fingerprint: str | None = None) -> None:
         super().__init__()
+        self.path: Path | None = None
+        #: Whether somebody else has the file open, and it is only to be looked at here.
+        self.look_only = False
         self._take(project, path, fingerprint)
 
-    def _take(self, project: Project, path: Path | None, fingerprint: str | None) -> None:
+    def _take(self, project: Project, path: Path | None, fingerprint: str | None, look_only: bool = False) -> None:
         made, found = self._worked_out(project, None)
         self.made, self.snags = made, found
         self.history = History(made.project)
-        self.path, self._fingerprint = path, fingerprint
+        self._hold(path, look_only)
+        self._fingerprint = fingerprint
         #: What the last change of stock, room or measurements moved.
         self.moved: list[Moved] = []
 
@@ -73,13 +85,16 @@ class Document(QObject):
         """The project as it stands."""
         return self.history.project
 
-    def replace_all(self, project: Project, path: Path | None = None, fingerprint: str | None = None) -> None:
-        """Put another project in the place of the open one.
+    def replace_all(
+        self, project: Project, path: Path | None = None, fingerprint: str | None = None, look_only: bool = False
+    ) -> None:
+        """Put another project in the place of the open one, only to look at if somebody else has it open.
 
         Raises:
             AbleBoxError: if it cannot be built; the open one stays then.
         """
-        self._take(project, path, fingerprint)
+        self._take(project, path, fingerprint, look_only)
+        _LOG.info("opened %s", path if path is not None else "a project without a file")
         self.opened.emit()
         self._tell(frozenset({"room", "cases", "rack", "units", "names", "measured"}))
 
@@ -99,8 +114,8 @@ class Document(QObject):
         self.opened.emit()
         self._tell(frozenset({"room", "cases", "rack", "units", "names", "measured"}))
 
-    def open(self, path: Path, as_copy: bool = False) -> None:
-        """Open a file, as a new project without a file of its own if ``as_copy``.
+    def open(self, path: Path, as_copy: bool = False, look_only: bool = False) -> None:
+        """Open a file, as a new project without a file of its own if ``as_copy``, or only to look at.
 
         Raises:
             AbleBoxError: if it cannot be read or built; the open project stays then.
@@ -109,7 +124,7 @@ class Document(QObject):
         if as_copy:
             self.replace_all(found.project)
         else:
-            self.replace_all(found.project, path, found.fingerprint)
+            self.replace_all(found.project, path, found.fingerprint, look_only)
 
     def make(self, title: str, after: Project) -> bool:
         """Make a change; return whether it was made. A refusal is told by ``refused``."""
@@ -165,8 +180,35 @@ class Document(QObject):
         self.changed.emit(kinds)
         self.file_changed.emit()
 
-    def save(self, path: Path | None = None) -> None:
+    def _hold(self, path: Path | None, look_only: bool = False) -> None:
+        """Be known as the one who has a file open, unless it is only looked at, and no longer for the one before."""
+        if self.path is not None and not self.look_only:
+            let_go(self.path)
+        self.path, self.look_only = path, look_only
+        if path is not None and not look_only:
+            take(path, int(time()))
+
+    def let_go(self) -> None:
+        """Be known no longer as the one who has the file open."""
+        if self.path is not None and not self.look_only:
+            let_go(self.path)
+
+    @property
+    def changed_on_disk(self) -> bool:
+        """Whether something else has written the project's file since it was opened or saved."""
+        if self.path is None or not self._fingerprint:
+            return False
+        try:
+            return fingerprint_of(self.path.read_bytes()) != self._fingerprint
+        except OSError:
+            return False
+
+    def save(self, path: Path | None = None, over_read_only: bool = False) -> None:
         """Save to a file, its own if none is named.
+
+        Args:
+            path: the file.
+            over_read_only: whether a file that may not be written is replaced.
 
         Raises:
             AbleBoxError: if it cannot be written; the file is as it was then.
@@ -175,9 +217,17 @@ class Document(QObject):
         if target is None:
             raise ValueError("a project without a file needs a path")
         opened = self._fingerprint if self.path is not None and target == self.path else None
-        self._fingerprint = save(target, self.project, opened).fingerprint
-        self.path = target
+        if self.look_only and target == self.path:
+            raise AbleBoxError(f"{target.name} is open elsewhere and here only to look at. Save under another name.")
+        done = save(target, self.project, opened, over_read_only)
+        if done.replaced is not None:
+            with suppress(OSError):
+                # A version more or less stops no save.
+                keep(versions_folder(), target, done.replaced, int(time()))
+        self._fingerprint = done.fingerprint
+        self._hold(target)
         self.history.saved()
+        _LOG.info("saved %s", target)
         self.saved.emit()
         self.file_changed.emit()
 

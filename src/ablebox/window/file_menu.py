@@ -16,9 +16,11 @@ from PyQt6.QtWidgets import QApplication, QDialog, QMenu, QWidget
 
 from ..cli import demo
 from ..core.cuts.plan import Plan
-from ..core.errors import AbleBoxError, FileNotWritten
+from ..core.errors import AbleBoxError, FileNotWritten, FileReadOnly
 from ..core.parts.register import code_at
+from ..core.project.beside import versions
 from ..core.project.files import SUFFIX
+from ..core.project.in_use import holder
 from ..core.project.loose_edits import with_more
 from ..core.project.parts_table import read_cells
 from ..core.project.placed import LOOSE
@@ -30,6 +32,7 @@ from . import ask, settings
 from .desk import Desk
 from .printing import print_pages
 from .read_parts import ReadParts
+from .settings import written_time
 
 #: Rounds of search for sheets that are needed on paper before the planner has finished.
 _QUICK = 100
@@ -56,6 +59,7 @@ class FileMenu:
             "open": self.ask_and_open,
             "read-parts": self.read_parts,
             "save": self.save,
+            "versions": self.open_version,
             "save-as": self.save_as,
             "book": self.write_book,
             "templates": self.write_templates,
@@ -139,6 +143,19 @@ class FileMenu:
             code = code_at(self._desk.document.made.parts, f"{LOOSE}/{len(project.loose) + 1}.1")
             self._desk.selection.select(stage="parts", number="", part=code)
 
+    def open_version(self) -> None:
+        """Ask which earlier version of the project to open, and open it as a copy."""
+        path = self._desk.document.path
+        found = list(reversed(versions(settings.versions_folder(), path))) if path is not None else []
+        if not found:
+            self._desk.document.refused.emit(
+                "No earlier version is kept yet: one is each time the project is saved over."
+            )
+            return
+        at = ask.for_a_version(self._window, [written_time(when) for when, _ in found])
+        if at is not None:
+            self.open(found[at][1], as_copy=True)
+
     def open_dropped(self, name: str) -> None:
         """Open a file that was dropped on the window."""
         if name:
@@ -148,8 +165,16 @@ class FileMenu:
         """Open a file; what goes wrong is shown and nothing is lost."""
         if not self.may_leave():
             return False
+        look_only = False
+        other = holder(path) if not as_copy else None
+        if other is not None:
+            when = written_time(other.since)
+            answer = ask.about_open_elsewhere(self._window, path.name, other.host, when)
+            if answer == ask.CANCEL:
+                return False
+            look_only = answer == ask.LOOK
         try:
-            self._desk.document.open(path, as_copy)
+            self._desk.document.open(path, as_copy, look_only)
         except AbleBoxError as fault:
             self._trouble(fault)
             return False
@@ -175,7 +200,12 @@ class FileMenu:
 
     def _save_to(self, path: Path) -> bool:
         try:
-            self._desk.document.save(path)
+            try:
+                self._desk.document.save(path)
+            except FileReadOnly:
+                if not ask.about_read_only(self._window, path.name):
+                    return False
+                self._desk.document.save(path, over_read_only=True)
         except AbleBoxError as fault:
             self._trouble(fault)
             return False
@@ -199,7 +229,7 @@ class FileMenu:
 
     def _write(self, title: str, kind: str, suffix: str, make: Callable[[], bytes]) -> None:
         start = str(Path(self._folder()) / (self._stem() + suffix))
-        path = ask.for_file_to_write(self._window, title, start, kind, suffix)
+        path = ask.for_file_to_write(self._window, title, start, kind, "." + suffix.rpartition(".")[2])
         if path is None:
             return
         try:

@@ -3,20 +3,18 @@
 
 from __future__ import annotations
 
-import platform
-import sys
-
-from PyQt6.QtCore import PYQT_VERSION_STR, QT_VERSION_STR
+from PyQt6.QtCore import QUrl
+from PyQt6.QtGui import QDesktopServices, QGuiApplication
 from PyQt6.QtWidgets import QWidget
 
 from .. import __version__
 from ..core.paper.cautions import CAUTIONS
-from . import ask
+from . import ask, log
 from .actions import ActionRow
 
 _MORE_KEYS = (
     ("Tab", "next size on the drawing"),
-    ("Enter", "take the typed size; else fix the snag"),
+    ("Enter", "take the typed size, press the button"),
     ("Escape", "leave it as it was"),
     ("Space, Backspace", "on a sheet: make the next cut, take one back"),
     ("P, T", "on a sheet: pin the piece taken up, turn it"),
@@ -36,6 +34,19 @@ def show_cautions(parent: QWidget) -> None:
     ask.to_read(parent, "Cautions", words + "\n\nLocal codes and licensed trades have the last word.")
 
 
+def open_log(parent: QWidget) -> None:
+    """Open the log with what the desktop opens texts with."""
+    if not QDesktopServices.openUrl(QUrl.fromLocalFile(str(log.log_path()))):
+        ask.to_read(parent, "The log", f"The log is {log.log_path()}.")
+
+
+def copy_facts() -> None:
+    """Put what a report would want to tell on the clipboard."""
+    clipboard = QGuiApplication.clipboard()
+    if clipboard is not None:
+        clipboard.setText(log.facts())
+
+
 def show_about(parent: QWidget) -> None:
     """Say what this is."""
     ask.to_read(
@@ -44,5 +55,5 @@ def show_about(parent: QWidget) -> None:
         f"Able Box {__version__}\nFrom a measured space to cabinet parts and sheets on the saw.\n\n"
         "Free software under the GNU General Public License, version 3 or later. "
         "Its typeface is Barlow, under the SIL Open Font License.",
-        f"Python {sys.version.split()[0]}\nQt {QT_VERSION_STR}, PyQt {PYQT_VERSION_STR}\n{platform.platform()}",
+        log.facts(),
     )

@@ -32,6 +32,7 @@ from .stages.room import RoomStage
 from .stages.run import RunStage
 from .stages.sheets import SheetsStage
 from .stages.stage import Stage
+from .widgets.banner import Banner
 from .widgets.drawing_view import DrawingView
 from .widgets.length_field import LengthField
 from .widgets.snag_line import SnagLine
@@ -79,6 +80,8 @@ class MainWindow(QMainWindow):
         column.setSpacing(0)
         self.wall = Wall(self.desk)
         column.addWidget(self.wall)
+        self.banner = Banner(self.desk)
+        column.addWidget(self.banner)
         row = QHBoxLayout()
         row.setSpacing(0)
         self.rule = StageRule([(stage.name, stage.title) for stage in STAGES])
@@ -125,6 +128,8 @@ class MainWindow(QMainWindow):
             "fix-snag": self.snags.mend,
             "shortcuts": lambda: help_texts.show_keys(self, self.rows),
             "cautions": lambda: help_texts.show_cautions(self),
+            "log": lambda: help_texts.open_log(self),
+            "facts": help_texts.copy_facts,
             "about": lambda: help_texts.show_about(self),
         }
         stage_rows = actions.stage_rows([(stage.name, stage.title, stage.help) for stage in STAGES])
@@ -141,6 +146,7 @@ class MainWindow(QMainWindow):
                 action.setObjectName(f"add-kind:{name}")
                 action.triggered.connect(lambda _, name=name: desk.add_case(name))
         menus["Case"].insertMenu(self.actions_by_name["duplicate-case"], kinds)
+        desk.opening_wanted.connect(lambda path: self.files.open(path))
         units = QActionGroup(self)
         for name in ("inch", "mm"):
             self.actions_by_name[name].setCheckable(True)
@@ -296,7 +302,8 @@ class MainWindow(QMainWindow):
         event.accept()
 
     def close_down(self) -> None:
-        """Let go of what outlives the window: the planner's process, a meter."""
+        """Let go of what outlives the window: the file, the planner's process, a meter."""
+        self.desk.document.let_go()
         self.desk.planner.close()
         for stage in self.stages.values():
             stage.close_down()

@@ -92,7 +92,10 @@ class PlanningProcess(QObject):
     def stop(self, job: int) -> None:
         """Let it stop what it does, if it does anything."""
         if self._connection is not None:
-            self._connection.send((job, [], 0, 0))
+            try:
+                self._connection.send((job, [], 0, 0))
+            except OSError:
+                self._forget()
 
     def _begin(self) -> None:
         context = multiprocessing.get_context("spawn")

@@ -6,12 +6,13 @@ from __future__ import annotations
 from pathlib import Path
 
 from platformdirs import user_state_path
-from PyQt6.QtCore import QDateTime, QLocale, QObject, QTimer
+from PyQt6.QtCore import QObject, QTimer
 
-from ..core.project.journal import Journal, Left, left_behind, set_aside
+from ..core.project.journal import Journal, left_behind, set_aside
 from . import ask
 from .document import Document
 from .main_window import MainWindow
+from .settings import written_time
 
 #: Changes that follow each other within this time are written together, in milliseconds.
 _AFTER = 250
@@ -88,7 +89,9 @@ def offer(window: MainWindow) -> bool:
     """Offer what was left behind; tells whether the window shows one of them now."""
     taken = False
     for left in left_behind(folder()):
-        answer = ask.about_recovery(window, left.name, _when(left), len(left.changes), left.path is not None)
+        answer = ask.about_recovery(
+            window, left.name, written_time(left.modified), len(left.changes), left.path is not None
+        )
         if answer == ask.LATER:
             continue
         if answer == ask.RESTORE and not taken:
@@ -100,8 +103,3 @@ def offer(window: MainWindow) -> bool:
                 taken = window.files.open(left.path)
             set_aside(left.journal)
     return taken
-
-
-def _when(left: Left) -> str:
-    at = QDateTime.fromSecsSinceEpoch(int(left.modified))
-    return QLocale().toString(at, QLocale.FormatType.ShortFormat)

@@ -5,8 +5,8 @@ from __future__ import annotations
 
 from pathlib import Path
 
-from platformdirs import user_config_path, user_data_path
-from PyQt6.QtCore import QSettings
+from platformdirs import user_config_path, user_data_path, user_state_path
+from PyQt6.QtCore import QDateTime, QLocale, QSettings
 
 _MOST_RECENT = 9
 
@@ -19,6 +19,11 @@ def settings() -> QSettings:
 def shop_path() -> Path:
     """Return the file of the user's own shop: rack and ways of building."""
     return Path(user_data_path("ablebox")) / "shop.json"
+
+
+def versions_folder() -> Path:
+    """Return where earlier versions of saved files are kept."""
+    return Path(user_state_path("ablebox")) / "versions"
 
 
 def recent() -> list[Path]:
@@ -38,3 +43,8 @@ def remember(path: Path) -> None:
 def forget_recent() -> None:
     """Empty the list of recent files."""
     settings().remove("recent")
+
+
+def written_time(seconds: float) -> str:
+    """Return a time as it is written where one lives, from seconds since 1970."""
+    return QLocale().toString(QDateTime.fromSecsSinceEpoch(int(seconds)), QLocale.FormatType.ShortFormat)

@@ -6,6 +6,7 @@ The best plan so far is always at hand. A kind of sheet whose problem did not ch
 
 from __future__ import annotations
 
+import logging
 import os
 from dataclasses import replace
 
@@ -17,6 +18,7 @@ from ..core.cuts.plan import Plan
 from ..core.cuts.problem import Problem
 from ..core.cuts.saw_order import worth
 from ..core.cuts.search.planner import last
+from ..core.cuts.search.planner import plan as planned
 from ..core.errors import AbleBoxError
 from .planning_process import PlanningProcess, Told
 
@@ -28,6 +30,11 @@ _REMEMBERED = 24
 _PROCESSES = max(1, min(2, os.cpu_count() or 1))
 
 
+#: How often a process that died is begun again, and rounds of search in this one after that.
+_TRIES, _QUICK_ROUNDS = 1, 20
+_LOG = logging.getLogger("ablebox.planner")
+
+
 class Planner(QObject):
     """Keeps the plans of the open project.
 
@@ -37,6 +44,8 @@ class Planner(QObject):
 
     #: Plans or progress changed.
     changed = pyqtSignal()
+    #: Something that is told once: a sentence.
+    told_once = pyqtSignal(str)
 
     def __init__(self, rounds: int = ROUNDS) -> None:
         super().__init__()
@@ -48,6 +57,7 @@ class Planner(QObject):
         self._finished: set[str] = set()
         self._earlier: list[Plan] = []
         self._offered: dict[str, Plan] = {}
+        self._losses = 0
         self._seed = 1
         self._job = 0
         self._processes: list[PlanningProcess] = []
@@ -177,9 +187,32 @@ class Planner(QObject):
         self.plans[code] = found
 
     def _lost(self) -> None:
-        """A process has died: say so; another one begins with the next plan."""
+        """A process has died: try once more; after that plan in this one, quicker and not so well."""
+        self._losses += 1
+        _LOG.error("the cut planner's process died (%d)", self._losses)
+        if self._losses <= _TRIES:
+            self._start()
+            return
+        if self._losses == _TRIES + 1:
+            self.told_once.emit(
+                "The cut planner stopped by itself: sheets are planned quicker from here on, and may be one more."
+            )
+        self._plan_here()
+
+    def _plan_here(self) -> None:
+        """Plan what is wanted in this process, in few rounds."""
+        for code, problem in self._problems.items():
+            if code in self._finished:
+                continue
+            try:
+                for step in planned(problem, _QUICK_ROUNDS, lambda: False):
+                    self._keep(code, step.best)
+                self.faults.pop(code, None)
+            except AbleBoxError as fault:
+                self.faults[code] = str(fault)
+        self._finished |= set(self.plans) | set(self.faults)
         self.running = False
-        self.faults["planner"] = "The cut planner stopped by itself. Plan again from the Sheets stage."
+        self._remember()
         self.changed.emit()
 
     def close(self) -> None:

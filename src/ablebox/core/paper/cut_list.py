@@ -10,6 +10,12 @@ from ..parts.words import edges, grain, lines
 from ..shop.made import Made
 
 
+def _cell(text: object) -> str:
+    """Return the text of a cell that no spreadsheet takes for a sum: what begins like one gets an apostrophe before it."""
+    words = str(text)
+    return f"'{words}" if words[:1] in ("=", "+", "-", "@", "\t", "\r") else words
+
+
 def as_csv(made: Made) -> str:
     """Return the cut list as CSV, one row for each distinct part."""
     unit = made.units.name
@@ -39,9 +45,9 @@ def as_csv(made: Made) -> str:
             [
                 part.code,
                 part.case,
-                part.name,
+                _cell(part.name),
                 part.count,
-                part.goods.name,
+                _cell(part.goods.name),
                 write(part.length.length),
                 write(part.width.length),
                 write(part.thickness.length),
@@ -49,7 +55,7 @@ def as_csv(made: Made) -> str:
                 write(part.cut_width.length),
                 part.grain.value,
                 part.hand.value,
-                edges(part),
+                _cell(edges(part)),
                 "; ".join(lines(part.machining, made.units)),
             ]
         )

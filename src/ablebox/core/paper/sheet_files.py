@@ -3,6 +3,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Callable, Mapping
 
 from ..cuts.plan import CutSheet, Plan
@@ -18,12 +19,17 @@ Maker = Callable[[Made, str, Plan, CutSheet, str], bytes]
 
 def sheet_files(made: Made, plans: Mapping[str, Plan], suffix: str, make: Maker) -> dict[str, bytes]:
     """Return the files of all sheets by name, such as ``case-2.dxf``."""
-    found = {}
+    found: dict[str, bytes] = {}
     for code, plan in plans.items():
         name = made.project.rack.sheet_goods(code).name
         for number, sheet in enumerate(plan.sheets, start=1):
             title = f"{name}, sheet {number} of {len(plan.sheets)}"
-            found[f"{code}-{number}.{suffix}"] = make(made, code, plan, sheet, title)
+            # A code comes from a file: nothing in it leads out of the folder.
+            safe = re.sub(r"[^A-Za-z0-9_]+", "-", code)[:60].strip("-") or "stock"
+            stem = (
+                f"{safe}-{number}" if f"{safe}-{number}.{suffix}" not in found else f"{safe}-{len(found) + 1}-{number}"
+            )
+            found[f"{stem}.{suffix}"] = make(made, code, plan, sheet, title)
     return found
 
 

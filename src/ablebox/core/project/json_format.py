@@ -216,7 +216,7 @@ def from_text(text: str, path: str) -> Project:
         FileNewer: if a newer version wrote it.
         FileFaulty: with every fault that was found.
     """
-    tree = _tree(text, path)
+    tree = read_tree(text, path)
     if not isinstance(tree, dict) or tree.get("format") != FORMAT:
         raise FileFaulty(path, [("", "this is not an Able Box project")], "Choose a file that ends in .ablebox.")
     version = tree.get("version")
@@ -262,7 +262,12 @@ def record_from(tree: Any, kind: Any, path: str) -> Any:
 _REMEDY = "Mend these places, or open the previous version kept beside the file (its name ends in ~)."
 
 
-def _tree(text: str, path: str) -> Any:
+def read_tree(text: str, path: str) -> Any:
+    """Return the plain data of a JSON text, read within limits.
+
+    Raises:
+        FileFaulty: if it is damaged, or holds more than anyone builds.
+    """
     count = 0
 
     def pairs(items: list[tuple[str, Any]]) -> dict[str, Any]:

@@ -17,7 +17,7 @@ from ..errors import FileFaulty, FileNotWritten
 from ..stock import Rack
 from ..whole_file import write_whole
 from .construction import Construction
-from .json_format import record_from, record_text
+from .json_format import read_tree, record_from, record_text
 from .upgrades import upgraded_shop
 
 FORMAT, VERSION = "ablebox-shop", 6
@@ -50,11 +50,13 @@ def load_shop(path: Path) -> OwnShop:
     Raises:
         FileFaulty: if the file is damaged.
     """
-    if not path.exists():
+    if not path.is_file():
         return OwnShop()
     remedy = "Mend the file, or take it away to start anew."
     try:
-        tree: Any = json.loads(path.read_text(encoding="utf-8"))
+        tree: Any = read_tree(path.read_text(encoding="utf-8-sig"), str(path))
+    except FileFaulty as fault:
+        raise FileFaulty(str(path), list(fault.faults), remedy) from None
     except OSError as fault:
         raise FileFaulty(str(path), [("", (fault.strerror or "it cannot be read").lower())], remedy) from None
     except ValueError:

@@ -15,7 +15,7 @@ from dataclasses import dataclass
 from importlib import import_module
 from pathlib import Path
 
-from ..errors import FileFaulty, LengthNotUnderstood
+from ..errors import FileFaulty, LengthNotUnderstood, shortened
 from ..lengths import Length, millimetres
 from ..stock import Grain, Rack
 from ..typed import read_length
@@ -31,8 +31,8 @@ FIELDS: dict[str, tuple[str, ...]] = {
     "grain": ("grain",),
     "goods": ("material", "stock", "sheet", "goods"),
 }
-#: Rows and pieces that are read at most.
-_MOST_ROWS, _MOST_PIECES = 5_000, 20_000
+#: Rows, columns, pieces and bytes that are read at most.
+_MOST_ROWS, _MOST_COLUMNS, _MOST_PIECES, _MOST_BYTES = 5_000, 200, 20_000, 10_000_000
 _LEAST = millimetres("0.1")
 
 Cells = Sequence[Sequence[str]]
@@ -63,6 +63,14 @@ def read_cells(path: Path) -> list[list[str]]:
         FileFaulty: if it cannot be read.
     """
     suffix = path.suffix.lower()
+    try:
+        if path.exists() and not path.is_file():
+            raise FileFaulty(str(path), [("", "it is no file")], "Choose a table.")
+        if path.stat().st_size > _MOST_BYTES:
+            raise FileFaulty(str(path), [("", "it is far too large for a list of parts")], "Split it into several.")
+    except OSError as fault:
+        reason = (fault.strerror or "it cannot be read").lower()
+        raise FileFaulty(str(path), [("", reason)], "Check the name and try again.") from None
     if suffix in (".xlsx", ".ods"):
         # By name: most people never need it, and it takes a moment to load.
         rows: list[list[str]] = import_module("..spreadsheets", __package__).cells(path, suffix)
@@ -78,6 +86,8 @@ def read_cells(path: Path) -> list[list[str]]:
     if len(rows) > _MOST_ROWS:
         raise FileFaulty(str(path), [("", f"it has more than {_MOST_ROWS} rows")], "Split it into several.")
     wide = max(len(row) for row in rows)
+    if wide > _MOST_COLUMNS:
+        raise FileFaulty(str(path), [("", f"it has more than {_MOST_COLUMNS} columns")], "Keep those of the parts.")
     return [row + [""] * (wide - len(row)) for row in rows]
 
 
@@ -163,19 +173,17 @@ def _part(
     sizes: list[Length] = []
     for side in ("length", "width"):
         text = cell(side)
-        if re.fullmatch(r"\d+,\d+", text):
-            text = text.replace(",", ".")
         try:
             sizes.append(read_length(text, units, _LEAST))
-        except LengthNotUnderstood:
-            faults.append((place, f"{side} “{text}” is not a size"))
+        except LengthNotUnderstood as fault:
+            faults.append((place, f"{side} “{shortened(text)}” is not a size: {fault.hint}"))
     count = cell("count") or "1"
     if not re.fullmatch(r"\d{1,5}(\.0+)?", count) or float(count) < 1:
-        faults.append((place, f"how many “{count}” is not a whole number of 1 or more"))
+        faults.append((place, f"how many “{shortened(count)}” is not a whole number of 1 or more"))
         count = "1"
     goods = _goods(cell("goods"), picked, rack)
     if goods is None:
-        faults.append((place, f"material “{cell('goods')}” is not on the rack"))
+        faults.append((place, f"material “{shortened(cell('goods'))}” is not on the rack"))
     if len(faults) > before or goods is None:
         return None
     long, wide = sizes

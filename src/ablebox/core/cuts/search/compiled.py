@@ -6,6 +6,7 @@ The loop is loaded by its name, not by an import, so that a short search never p
 
 from __future__ import annotations
 
+import logging
 from importlib import import_module
 from pathlib import Path
 from threading import Lock, Thread
@@ -19,6 +20,8 @@ class Compiled:
         self._lock = Lock()
         self._thread: Thread | None = None
         self._loop: Any = None
+        #: Whether it cannot be had.
+        self.failed = False
 
     def start(self) -> None:
         """Begin to load it, once."""
@@ -28,8 +31,14 @@ class Compiled:
                 self._thread.start()
 
     def _load(self) -> None:
-        loop = import_module(".kernel", __package__)
-        loop.warm()
+        try:
+            loop = import_module(".kernel", __package__)
+            loop.warm()
+        except Exception:
+            # Whatever the compiler says: the search goes on without it, slower.
+            self.failed = True
+            logging.getLogger("ablebox.cuts").exception("the compiled loop cannot be had; plans are searched slower")
+            return
         self._loop = loop
 
     @property
@@ -40,6 +49,8 @@ class Compiled:
     @property
     def quick(self) -> bool:
         """Whether it was compiled before, so that it is there in about a second."""
+        if self.failed:
+            return False
         here = Path(__file__).parent
         changed = (here / "kernel.py").stat().st_mtime
         return any(kept.stat().st_mtime >= changed for kept in (here / "__pycache__").glob("kernel.improve*.nbi"))
