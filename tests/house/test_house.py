@@ -29,6 +29,7 @@ from ablebox.core.run.space import RunSpace
 from ablebox.core.shop.made import Made
 from ablebox.core.snags.every import snags
 from ablebox.core.stock import Board, BoardGoods, Edging, Saw, Sheet, SheetGoods
+from ablebox.late import Late
 
 ROOT = Path(__file__).resolve().parent.parent.parent
 SOURCE = ROOT / "src" / "ablebox"
@@ -90,6 +91,25 @@ class Layers(unittest.TestCase):
                     there = room_of(name)
                     if there is not None:
                         self.assertLessEqual(there, here, f"{path.name} imports {name}")
+
+    def test_what_is_loaded_late_stands_in_one_table_and_keeps_to_the_order(self) -> None:
+        for path, tree in modules():
+            if path.name != "late.py":
+                names = {node.id for node in ast.walk(tree) if isinstance(node, ast.Name)}
+                self.assertFalse(names & {"import_module", "__import__"}, path.name)
+        for row in Late:
+            there, here = (room_of(f"ablebox.{name}") for name in row.value)
+            assert there is not None
+            assert here is not None
+            self.assertLessEqual(there, here, row)
+            self.assertTrue((SOURCE / (row.value[0].replace(".", "/") + ".py")).exists(), row)
+        for path, tree in modules():
+            used = {node.attr for node in ast.walk(tree) if isinstance(node, ast.Attribute)
+                    and isinstance(node.value, ast.Name) and node.value.id == "Late"}  # fmt: skip
+            for name in used:
+                self.assertTrue(
+                    str(path.relative_to(SOURCE)).startswith(Late[name].value[1].replace(".", "/")), (path, name)
+                )
 
     def test_every_module_of_the_core_has_its_place(self) -> None:
         for path in (SOURCE / "core").iterdir():

@@ -5,17 +5,12 @@ from __future__ import annotations
 
 import argparse
 from collections.abc import Sequence
-from importlib import import_module
-from typing import Any
 
 from .. import __version__
+from ..late import command
 
 _COMMANDS = ("parts", "assembly", "plan", "cutplan", "check", "book", "templates", "labels", "meter", "demo")
 NAMES = ("open", *_COMMANDS)
-
-
-def _module(name: str) -> Any:
-    return import_module(f".{name}", __package__)
 
 
 def parser(words: Sequence[str] = ()) -> argparse.ArgumentParser:
@@ -36,11 +31,11 @@ def parser(words: Sequence[str] = ()) -> argparse.ArgumentParser:
     opening.add_argument("--verbose", action="store_true", help="tell in the terminal what goes into the log")
     named = words[0] if words else "open"
     for name in [named] if named in _COMMANDS else () if named == "open" else _COMMANDS:
-        _module(name).add_to(commands)
+        command(name).add_to(commands)
     return made
 
 
 def run(arguments: argparse.Namespace) -> int:
     """Run a parsed command and return its status."""
-    status: int = _module(arguments.command).run(arguments)
+    status: int = command(arguments.command).run(arguments)
     return status

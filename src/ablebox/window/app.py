@@ -12,7 +12,6 @@ import os
 import sys
 import traceback
 from collections.abc import Callable
-from importlib import import_module
 from pathlib import Path
 from types import TracebackType
 
@@ -27,6 +26,7 @@ from ..core.project.tree import blank_project
 from ..core.shop.made import Made
 from ..core.shop.plans import plan_all
 from ..core.whole_file import write_whole
+from ..late import Late
 from . import ask, log, settings, theme
 from .desk import Desk
 from .document import Document
@@ -238,9 +238,8 @@ def write_demo(path: Path, folder: Path) -> None:
     made = Made(load(path).project)
     try:
         folder.mkdir(parents=True, exist_ok=True)
-        book, lists = (import_module(f"..core.paper.{name}", __package__) for name in ("shop_book", "cut_list"))
-        write_whole(folder / "shop-book.pdf", book.shop_book(made, plan_all(made)))
-        write_whole(folder / "cut-list.csv", lists.as_csv(made).encode("utf-8"))
+        write_whole(folder / "shop-book.pdf", Late.SHOP_BOOK.module.shop_book(made, plan_all(made)))
+        write_whole(folder / "cut-list.csv", Late.CUT_LIST.module.as_csv(made).encode("utf-8"))
     except OSError as fault:
         raise AbleBoxError(f"{folder} could not be written ({fault.strerror}). Choose another folder.") from None
     pictures(path, folder)

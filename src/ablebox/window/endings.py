@@ -31,7 +31,7 @@ class Endings(QObject):
         self._wakes.setblocking(False)
         self._woken.setblocking(False)
         signal.set_wakeup_fd(self._wakes.fileno())
-        self._notifier = QSocketNotifier(self._woken.fileno(), QSocketNotifier.Type.Read, self)
+        self._notifier = QSocketNotifier(self._woken.fileno(), QSocketNotifier.Type.Read, self)  # type: ignore[call-overload]
         self._notifier.activated.connect(self._wake)
         for each in _SIGNALS:
             signal.signal(each, lambda number, frame: self._end())

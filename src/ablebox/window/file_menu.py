@@ -5,9 +5,7 @@ from __future__ import annotations
 
 import json
 from collections.abc import Callable
-from importlib import import_module
 from pathlib import Path
-from typing import Any
 
 from PyQt6.QtCore import Qt
 from PyQt6.QtGui import QAction
@@ -28,6 +26,7 @@ from ..core.project.tree import blank_project
 from ..core.shop.plans import plan_all
 from ..core.units import System
 from ..core.whole_file import write_whole
+from ..late import Late
 from . import ask, settings
 from .desk import Desk
 from .printing import print_pages
@@ -36,11 +35,6 @@ from .settings import written_time
 
 #: Rounds of search for sheets that are needed on paper before the planner has finished.
 _QUICK = 100
-
-
-def _later(name: str) -> Any:
-    """Return a module of paper by its name, loaded when it is first wanted: the window opens sooner without it."""
-    return import_module(f"...core.paper.{name}", __name__)
 
 
 class FileMenu:
@@ -244,38 +238,44 @@ class FileMenu:
     def write_book(self) -> None:
         """Write the shop book."""
         self._write(
-            "Shop book", "PDF", ".pdf", lambda: _later("shop_book").shop_book(self._desk.document.made, self._plans())
+            "Shop book", "PDF", ".pdf", lambda: Late.SHOP_BOOK.module.shop_book(self._desk.document.made, self._plans())
         )
 
     def write_templates(self) -> None:
         """Write the templates of shaped panels."""
         self._write(
-            "Templates", "PDF", "-templates.pdf", lambda: _later("templates").templates(self._desk.document.made)
+            "Templates", "PDF", "-templates.pdf", lambda: Late.TEMPLATES.module.templates(self._desk.document.made)
         )
 
     def write_drilling(self) -> None:
         """Write the drilling templates."""
         self._write(
-            "Drilling templates", "PDF", "-drilling.pdf", lambda: _later("drilling").drilling(self._desk.document.made)
+            "Drilling templates",
+            "PDF",
+            "-drilling.pdf",
+            lambda: Late.DRILLING.module.drilling(self._desk.document.made),
         )
 
     def write_sticks(self) -> None:
         """Write the story sticks."""
         self._write(
-            "Story sticks", "PDF", "-sticks.pdf", lambda: _later("story_sticks").story_sticks(self._desk.document.made)
+            "Story sticks",
+            "PDF",
+            "-sticks.pdf",
+            lambda: Late.STORY_STICKS.module.story_sticks(self._desk.document.made),
         )
 
     def write_labels(self) -> None:
         """Write the labels of all pieces."""
         self._write(
-            "Labels", "PDF", "-labels.pdf", lambda: _later("labels").labels(self._desk.document.made, self._plans())
+            "Labels", "PDF", "-labels.pdf", lambda: Late.LABELS.module.labels(self._desk.document.made, self._plans())
         )
 
     def write_new_labels(self) -> None:
         """Write the labels of pieces that are on nothing written or printed yet."""
         self._write(
             "Labels of new pieces", "PDF", "-new-labels.pdf",
-            lambda: _later("labels").labels(self._desk.document.made, self._plans(), only_new=True),
+            lambda: Late.LABELS.module.labels(self._desk.document.made, self._plans(), only_new=True),
         )  # fmt: skip
 
     def write_dxf(self) -> None:
@@ -284,20 +284,20 @@ class FileMenu:
             "Sheets",
             "DXF",
             ".dxf",
-            lambda: _later("sheet_files").all_sheets_dxf(self._desk.document.made, self._plans()),
+            lambda: Late.SHEET_FILES.module.all_sheets_dxf(self._desk.document.made, self._plans()),
         )
 
     def write_csv(self) -> None:
         """Write the cut list."""
         self._write(
-            "Cut list", "CSV", ".csv", lambda: _later("cut_list").as_csv(self._desk.document.made).encode("utf-8")
+            "Cut list", "CSV", ".csv", lambda: Late.CUT_LIST.module.as_csv(self._desk.document.made).encode("utf-8")
         )
 
     def write_json(self) -> None:
         """Write everything as data."""
 
         def make() -> bytes:
-            tree = _later("everything_json").everything_tree(self._desk.document.made, self._plans())
+            tree = Late.EVERYTHING.module.everything_tree(self._desk.document.made, self._plans())
             return (json.dumps(tree, indent=2, ensure_ascii=False) + "\n").encode("utf-8")
 
         self._write("Everything", "JSON", ".json", make)
@@ -309,7 +309,7 @@ class FileMenu:
         if QPrintDialog(printer, self._window).exec() != QDialog.DialogCode.Accepted:
             return
         try:
-            print_pages(_later("shop_book").shop_book(self._desk.document.made, self._plans()), printer)
+            print_pages(Late.SHOP_BOOK.module.shop_book(self._desk.document.made, self._plans()), printer)
             self._desk.document.handed_out()
         except AbleBoxError as fault:
             self._trouble(fault)

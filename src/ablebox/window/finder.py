@@ -3,8 +3,9 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
+from functools import partial
 
 from PyQt6.QtCore import QEvent, QObject, QSize, Qt
 from PyQt6.QtGui import QKeyEvent, QPainter
@@ -40,27 +41,27 @@ class Found:
     go: Callable[[], object]
 
 
-def everything(desk: Desk, commands: list[tuple[str, str, Callable[[], object]]]) -> list[Found]:
+def everything(desk: Desk, commands: Sequence[tuple[str, str, Callable[[], object]]]) -> list[Found]:
     """Return all there is to find: commands, cases, parts, and every number with a name."""
     made, select = desk.document.made, desk.selection.select
     write = made.units.write
     found = [Found(f"{text}   {keys}".strip(), "command", go) for text, keys, go in commands]
     for case in made.project.cases:
         found.append(
-            Found(f"{case.letter} {case.name}", "case", lambda c=case: select(stage="case", case=c.letter, part=""))
+            Found(f"{case.letter} {case.name}", "case", partial(select, stage="case", case=case.letter, part=""))
         )
     for part in made.parts:
         size = f"{write(part.length.length)} × {write(part.width.length)}"
         words = f"{part.code} {part.name}  {size}"
-        found.append(Found(words, "part", lambda p=part: select(stage="parts", case=p.case, part=p.code, number="")))
+        found.append(Found(words, "part", partial(select, stage="parts", case=part.case, part=part.code, number="")))
     for key, number in made.numbers.items():
         head = key.partition("/")[0]
         if head in {case.letter for case in made.project.cases}:
             words = f"{head} {number.label}  {write(number.length)}"
-            found.append(Found(words, "size", lambda k=key, h=head: select(stage="case", case=h, number=k)))
+            found.append(Found(words, "size", partial(select, stage="case", case=head, number=key)))
         elif head == "room":
             words = f"{number.label}  {write(number.length)}"
-            found.append(Found(words, "size", lambda k=key: select(stage="room", number=k)))
+            found.append(Found(words, "size", partial(select, stage="room", number=key)))
     return found
 
 

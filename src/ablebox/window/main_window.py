@@ -4,6 +4,8 @@
 from __future__ import annotations
 
 from dataclasses import replace
+from functools import partial
+from typing import Any
 
 from PyQt6.QtCore import Qt, pyqtSignal
 from PyQt6.QtGui import QAction, QActionGroup, QCloseEvent, QDragEnterEvent, QDropEvent, QKeyEvent
@@ -103,12 +105,14 @@ class MainWindow(QMainWindow):
 
     def _make_actions(self) -> None:
         desk, self.files = self.desk, FileMenu(self.desk, self)
+        stage_rows = actions.stage_rows([(stage.name, stage.title, stage.help) for stage in STAGES])
+        self.rows: tuple[actions.ActionRow, ...] = (*actions.ACTIONS, *stage_rows)
         handlers = {
             **self.files.handlers,
             "quit": self.close,
             "undo": desk.document.undo,
             "redo": desk.document.redo,
-            "find": self.find,
+            "find": self.open_finder,
             "measure": self.enter_measured,
             "meter": lambda: ask.for_a_meter(self),
             "inch": lambda: self._set_units(System.INCH),
@@ -132,10 +136,8 @@ class MainWindow(QMainWindow):
             "facts": help_texts.copy_facts,
             "about": lambda: help_texts.show_about(self),
         }
-        stage_rows = actions.stage_rows([(stage.name, stage.title, stage.help) for stage in STAGES])
         for stage in STAGES:
-            handlers[f"stage-{stage.name}"] = lambda name=stage.name: desk.selection.select(stage=name, number="")
-        self.rows = (*actions.ACTIONS, *stage_rows)
+            handlers[f"stage-{stage.name}"] = partial(desk.selection.select, stage=stage.name, number="")
         self.actions_by_name, menus = actions.build(self, self.rows, handlers)
         self.files.add_menus(menus["File"], self.actions_by_name["save"])
         self._precision_menu(menus["View"])
@@ -236,7 +238,8 @@ class MainWindow(QMainWindow):
     def _set_step(self, system: System, step: str) -> None:
         project = self.desk.document.project
         name = "inch_step" if system is System.INCH else "mm_step"
-        self.desk.change(f"Write to {step}", replace(project, units=replace(project.units, **{name: step})))
+        written: dict[str, Any] = {name: step}
+        self.desk.change(f"Write to {step}", replace(project, units=replace(project.units, **written)))
         self._refresh()
 
     def _set_theme(self, name: str) -> None:
@@ -253,7 +256,7 @@ class MainWindow(QMainWindow):
             widget.update()
         self.tape.refresh()
 
-    def find(self) -> None:
+    def open_finder(self) -> None:
         """Open the finder."""
         commands = [(row.text, row.keys, self.actions_by_name[row.name].trigger) for row in self.rows]
         self.finder = Finder(self, everything(self.desk, commands))

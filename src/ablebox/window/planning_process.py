@@ -104,7 +104,7 @@ class PlanningProcess(QObject):
         self.process.start()
         theirs.close()
         self._connection = ours
-        self._notifier = QSocketNotifier(ours.fileno(), QSocketNotifier.Type.Read, self)
+        self._notifier = QSocketNotifier(ours.fileno(), QSocketNotifier.Type.Read, self)  # type: ignore[call-overload]
         self._notifier.activated.connect(self._read)
 
     def _read(self) -> None:

@@ -46,9 +46,9 @@ def versions(folder: Path, path: Path) -> list[tuple[int, Path]]:
     own = folder / _called(path)
     found = []
     for each in own.iterdir() if own.is_dir() else ():
-        at = each.name.partition("-")[0]
-        if at.isdigit() and each.name.endswith(path.name):
-            found.append((int(at), each))
+        named = re.fullmatch(rf"(\d+)-{re.escape(path.name)}", each.name)
+        if named is not None:
+            found.append((int(named[1]), each))
     return sorted(found)
 
 

@@ -12,9 +12,9 @@ import io
 import re
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
-from importlib import import_module
 from pathlib import Path
 
+from ...late import Late
 from ..errors import FileFaulty, LengthNotUnderstood, shortened
 from ..lengths import Length, millimetres
 from ..stock import Grain, Rack
@@ -73,7 +73,7 @@ def read_cells(path: Path) -> list[list[str]]:
         raise FileFaulty(str(path), [("", reason)], "Check the name and try again.") from None
     if suffix in (".xlsx", ".ods"):
         # By name: most people never need it, and it takes a moment to load.
-        rows: list[list[str]] = import_module("..spreadsheets", __package__).cells(path, suffix)
+        rows: list[list[str]] = Late.SPREADSHEETS.module.cells(path, suffix)
     elif suffix == ".xls":
         raise FileFaulty(
             str(path), [("", "this old kind of spreadsheet is not read")], "Save it as .xlsx, .ods or CSV."

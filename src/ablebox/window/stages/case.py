@@ -4,7 +4,6 @@
 from __future__ import annotations
 
 from functools import partial
-from importlib import import_module
 
 from PyQt6.QtCore import Qt
 from PyQt6.QtWidgets import (
@@ -26,6 +25,7 @@ from ...core.drawing.joint_views import THINGS, joint
 from ...core.materials import loads
 from ...core.project.changes import turn_case
 from ...core.project.construction import built_like, copied, missing_stock, of
+from ...late import Late
 from .. import ask
 from ..desk import Desk
 from ..widgets.drawing_view import DrawingView
@@ -196,7 +196,7 @@ class CaseStage(Stage):
         made, letter = self.desk.document.made, self.desk.selection.case
         codes = codes_by_role(made.parts, letter)
         # By name, when it is first wanted: the window opens sooner without it.
-        exploded = import_module("...core.drawing.exploded", __package__).exploded
+        exploded = Late.EXPLODED.module.exploded
         self.apart.show_drawing(exploded(made.assembly(letter), codes, self.apart.look))
 
     def select(self) -> None:

@@ -51,8 +51,10 @@ class SawCard(Card):
         self.grid.addWidget(self._heaviest(saw.heaviest), 4, 3)
         if saw.style is SawStyle.STORE:
             self.caption(5, 0, "cuts of a sheet at the store")
-            rows = [(n, str(n)) for n in range(7)]
-            cuts = choice_box("store-cuts", "cuts of a sheet at the store", rows, saw.store_cuts, self._put_store_cuts)
+            counts = [(n, str(n)) for n in range(7)]
+            cuts = choice_box(
+                "store-cuts", "cuts of a sheet at the store", counts, saw.store_cuts, self._put_store_cuts
+            )
             self.grid.addWidget(cuts, 5, 1)
         self.grid.setColumnStretch(4, 1)
 

@@ -12,6 +12,7 @@ from PyQt6.QtWidgets import QComboBox, QGridLayout, QHBoxLayout, QLineEdit, QPus
 from ...core.project import room_edits
 from ...core.project.tree import Project
 from ...core.room.obstacle import Deal
+from ...core.room.room import Corner, Way
 from ...core.room.wall import End, prefix_of
 from ..desk import Desk
 from ..widgets.choice_box import choice_box
@@ -40,15 +41,18 @@ def add_room(desk: Desk, column: QVBoxLayout, number: int) -> None:
         _island(desk, column, number, change)
         return
     _heading(column, "At its ends")
+
+    def put_end(side: str, end: End) -> None:
+        after = room_edits.change_wall(desk.document.project, number, **{side: end})
+        change(f"{wall.name}: the {side} end", after)
+
     for side in ("left", "right"):
         combo = choice_box(
             f"end:{side}",
             f"what is at the {side}",
             [(end, end.words) for end in End],
             getattr(wall, side),
-            lambda end, side=side: change(
-                f"{wall.name}: the {side} end", room_edits.change_wall(desk.document.project, number, **{side: end})
-            ),
+            partial(put_end, side),
         )
         _row(column, side, combo)
     for what in ("obstacles", "floor", "ceilings"):
@@ -149,6 +153,10 @@ def _changing(desk: Desk) -> Callable[[str, Project], None]:
 
 def _corners(desk: Desk, column: QVBoxLayout, number: int, change: Callable[[str, Project], None]) -> None:
     room = desk.document.project.room
+
+    def without(rest: tuple[Corner, ...]) -> None:
+        change("Forget the corner", room_edits.with_room(desk.document.project, corners=rest))
+
     for i, corner in enumerate(room.corners, start=1):
         if corner.wall != number:
             continue
@@ -156,7 +164,7 @@ def _corners(desk: Desk, column: QVBoxLayout, number: int, change: Callable[[str
         _heading(
             column,
             "Corner at the right",
-            lambda rest=rest: change("Forget the corner", room_edits.with_room(desk.document.project, corners=rest)),
+            partial(without, rest),
             f"drop-corner:{i}",
         )
         _fields(
@@ -176,12 +184,16 @@ def _corners(desk: Desk, column: QVBoxLayout, number: int, change: Callable[[str
 
 def _ways(desk: Desk, column: QVBoxLayout, change: Callable[[str, Project], None]) -> None:
     room = desk.document.project.room
+
+    def without(rest: tuple[Way, ...]) -> None:
+        change("Forget a way in", room_edits.with_room(desk.document.project, ways=rest))
+
     for i, way in enumerate(room.ways, start=1):
         rest = tuple(each for k, each in enumerate(room.ways, start=1) if k != i)
         _heading(
             column,
             "The way in",
-            lambda rest=rest: change("Forget a way in", room_edits.with_room(desk.document.project, ways=rest)),
+            partial(without, rest),
             f"drop-way:{i}",
         )
         name = QLineEdit(way.name)

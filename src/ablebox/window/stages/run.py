@@ -49,7 +49,7 @@ class RunStage(Stage):
             self.head.addWidget(button)
             self._views[name] = button
         self._pages = QStackedWidget()
-        self.drawing = RunDrawing(desk, self.move, self.lines, self.drag)
+        self.drawing = RunDrawing(desk, self.move_along, self.lines, self.drag)
         self.plan = DrawingView(desk, "run-plan")
         sticks = QWidget()
         both = QHBoxLayout(sticks)
@@ -63,8 +63,8 @@ class RunStage(Stage):
         row = QHBoxLayout()
         row.setSpacing(8)
         for name, words, action in (
-            ("run-left", "◂ Move", partial(self.move, -1)),
-            ("run-right", "Move ▸", partial(self.move, 1)),
+            ("run-left", "◂ Move", partial(self.move_along, -1)),
+            ("run-right", "Move ▸", partial(self.move_along, 1)),
         ):
             button = QPushButton(words)
             button.setObjectName(name)
@@ -89,20 +89,20 @@ class RunStage(Stage):
                 partial(self.along, "Stiles follow", along_run.stiles_follow),
             ),
         ):
-            action = menu.addAction(words)
-            assert action is not None
-            action.setObjectName(name)
-            action.triggered.connect(lambda _, act=act: act())
+            entry = menu.addAction(words)
+            assert entry is not None
+            entry.setObjectName(name)
+            entry.triggered.connect(lambda _, act=act: act())
         self._modules = QMenu("Widths in modules, a filler takes the rest", menu)
         self._modules.setObjectName("run-modules")
         self._modules.aboutToShow.connect(self.fill_modules)
         menu.addMenu(self._modules)
         menu.addSeparator()
         for name in NAMES:
-            action = menu.addAction(f"Add a {name} along it")
-            assert action is not None
-            action.setObjectName(f"add-strip:{name.partition(' ')[0]}")
-            action.triggered.connect(lambda _, name=name: self.add_strip(name))
+            entry = menu.addAction(f"Add a {name} along it")
+            assert entry is not None
+            entry.setObjectName(f"add-strip:{name.partition(' ')[0]}")
+            entry.triggered.connect(lambda _, name=name: self.add_strip(name))
         whole.setMenu(menu)
         row.insertWidget(3, whole)
         self.body.addLayout(row)
@@ -241,7 +241,7 @@ class RunStage(Stage):
         if after != self.desk.document.project:
             self.desk.change(words, after)
 
-    def move(self, by: int) -> None:
+    def move_along(self, by: int) -> None:
         """Move what is selected one place to the left or right."""
         here = self.at_hand()
         if here is None:

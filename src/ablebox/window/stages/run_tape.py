@@ -3,6 +3,10 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
+from functools import partial
+from typing import Any
+
 from PyQt6.QtWidgets import (
     QCheckBox,
     QGridLayout,
@@ -155,6 +159,7 @@ def add_space(desk: Desk, column: QVBoxLayout, number: int) -> None:
 def add_line(desk: Desk, column: QVBoxLayout, line: Line) -> None:
     """Show how a run adds up, member by member."""
     write = desk.document.made.units.write
+    wanted: dict[str, Any]
     for place in line.places:
         row = QHBoxLayout()
         if place.letter:
@@ -164,7 +169,7 @@ def add_line(desk: Desk, column: QVBoxLayout, line: Line) -> None:
         if any(place.panels) or (place.space and desk.document.project.spaces[place.space - 1].air):
             # What it takes of the run is more than it is wide itself, which is another number with its own name.
             words = place.width.label
-        row.addWidget(LinkWords(words, lambda wanted=wanted: desk.selection.select(**wanted), 15), 1)
+        row.addWidget(LinkWords(words, partial(desk.selection.select, **wanted), 15), 1)
         row.addWidget(Words(write(place.width.length), 16, True, align="right"))
         column.addLayout(row)
     rows = [
@@ -207,18 +212,24 @@ def add_strips(desk: Desk, column: QVBoxLayout, line: Line) -> None:
         gone.setObjectName(f"drop-strip:{number}")
         row.addWidget(gone)
         column.addLayout(row)
+
+        def made_of(code: str, put: Callable[..., None] = put) -> None:
+            put("made of", goods=code)
+
+        def lies(value: str, put: Callable[..., None] = put) -> None:
+            put("where it is", sits=Sits(value))
+
         rack = desk.document.project.rack
-        stocks = [(each.code, each.name) for each in (*rack.boards, *rack.goods)]
+        stocks = [(each.code, each.name) for each in rack.boards] + [(each.code, each.name) for each in rack.goods]
         column.addWidget(
             choice_box(
-                f"strip-goods:{number}", "what it is cut from", stocks, strip.goods,
-                lambda code, put=put: put("made of", goods=code),
+                f"strip-goods:{number}", "what it is cut from", stocks, strip.goods, made_of,
             )
         )  # fmt: skip
         column.addWidget(
             choice_box(
                 f"strip-sits:{number}", "where it is", [(sits.value, sits.words) for sits in Sits], strip.sits.value,
-                lambda value, put=put: put("where it is", sits=Sits(value)),
+                lies,
             )
         )  # fmt: skip
         _fields(desk, column, ((f"strip/{number}.width", "wide"), (f"strip/{number}.beyond", "beyond each end")))

@@ -4,6 +4,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Sequence
+from functools import partial
 
 from PyQt6.QtWidgets import QGridLayout, QHBoxLayout, QPushButton, QVBoxLayout, QWidget
 
@@ -104,7 +105,7 @@ def add_rests(
         size = f"{units.write(Length(rest.length))} × {units.write(Length(rest.width))}"
         row = QHBoxLayout()
         row.addWidget(Words(size, 15, colour="settled" if keep else "quiet"), 1)
-        link = LinkWords("kept, scrap it" if keep else "scrap, keep it", lambda rest=rest: turn(rest), 13)
+        link = LinkWords("kept, scrap it" if keep else "scrap, keep it", partial(turn, rest), 13)
         link.setObjectName(f"rest-{i}")
         row.addWidget(link)
         column.addLayout(row)

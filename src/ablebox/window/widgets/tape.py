@@ -5,6 +5,7 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import replace
+from typing import Any
 
 from PyQt6.QtCore import QPointF, QRectF, Qt
 from PyQt6.QtGui import QPainter, QPaintEvent, QPen, QPolygonF
@@ -403,7 +404,8 @@ class Tape(QWidget):
                 rows[index] = reading
                 after = replace(wall, widths=tuple(rows))
             else:
-                after = replace(wall, **{index: reading})
+                alone: dict[str, Any] = {index: reading}
+                after = replace(wall, **alone)
         except ValueError as fault:
             self._desk.document.refused.emit(f"{_capital(str(fault))}. Give it another name.")
             return

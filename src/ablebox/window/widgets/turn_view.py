@@ -3,6 +3,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import replace
 
 from PyQt6.QtCore import QPointF, Qt
@@ -33,7 +34,7 @@ class TurnView(DrawingView):
     def __init__(self, desk: Desk, name: str) -> None:
         super().__init__(desk, name)
         self.look = Look()
-        self.turned = lambda: None
+        self.turned: Callable[[], None] = lambda: None
         self._from: QPointF | None = None
         self._dragged = False
         self.setToolTip("Drag to turn, wheel to draw apart")

@@ -3,6 +3,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
+
 from PyQt6.QtCore import QSize, Qt
 from PyQt6.QtGui import QMouseEvent, QPainter, QPaintEvent, QResizeEvent
 from PyQt6.QtWidgets import QSizePolicy, QWidget
@@ -102,8 +104,14 @@ class LinkWords(Words):
     """
 
     def __init__(
-        self, text: str, pressed, size: int = 15, bold: bool = False, colour: str = "dimension", align: str = "left"
-    ) -> None:  # type: ignore[no-untyped-def]
+        self,
+        text: str,
+        pressed: Callable[[], object],
+        size: int = 15,
+        bold: bool = False,
+        colour: str = "dimension",
+        align: str = "left",
+    ) -> None:
         super().__init__(text, size, bold, colour, align)
         self._pressed = pressed
         self.setCursor(Qt.CursorShape.PointingHandCursor)

@@ -7,10 +7,11 @@ The loop is loaded by its name, not by an import, so that a short search never p
 from __future__ import annotations
 
 import logging
-from importlib import import_module
 from pathlib import Path
 from threading import Lock, Thread
 from typing import Any
+
+from ....late import Late
 
 
 class Compiled:
@@ -32,7 +33,7 @@ class Compiled:
 
     def _load(self) -> None:
         try:
-            loop = import_module(".kernel", __package__)
+            loop = Late.KERNEL.module
             loop.warm()
         except Exception:
             # Whatever the compiler says: the search goes on without it, slower.

@@ -13,9 +13,9 @@ from __future__ import annotations
 
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass, replace
-from importlib import import_module
 from random import Random
 
+from ....late import Late
 from ...errors import PartTooLarge, StockShort
 from ...lengths import Length
 from ...units import System, Units
@@ -288,7 +288,7 @@ class _Search:
         old = self.bound
         if worth:
             # By name, as the compiled loop is: a short search never pays for it.
-            self.bound = import_module("..pair_bound", __package__).sharpest(self.problem, old)
+            self.bound = Late.PAIR_BOUND.module.sharpest(self.problem, old)
         else:
             self.bound = sharper(self.problem, old)
         return self.bound != old

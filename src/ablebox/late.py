@@ -1,0 +1,52 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Everything that is loaded only when it is first wanted, in one table: commands, paper, the compiled loop, what reads spreadsheets.
+
+Each row says which package uses it; a test holds the table to the order of the packages, as it does plain imports.
+"""
+
+from __future__ import annotations
+
+from enum import Enum
+from importlib import import_module
+from typing import Any
+
+
+class Late(Enum):
+    """What is loaded late: its module, and the package that asks for it."""
+
+    SHOP_BOOK = ("core.paper.shop_book", "window")
+    TEMPLATES = ("core.paper.templates", "window")
+    DRILLING = ("core.paper.drilling", "window")
+    STORY_STICKS = ("core.paper.story_sticks", "window")
+    LABELS = ("core.paper.labels", "window")
+    SHEET_FILES = ("core.paper.sheet_files", "window")
+    CUT_LIST = ("core.paper.cut_list", "window")
+    EVERYTHING = ("core.paper.everything_json", "window")
+    EXPLODED = ("core.drawing.exploded", "window")
+    SPREADSHEETS = ("core.spreadsheets", "core.project")
+    KERNEL = ("core.cuts.search.kernel", "core.cuts")
+    PAIR_BOUND = ("core.cuts.pair_bound", "core.cuts")
+    PARTS = ("cli.parts", "cli")
+    ASSEMBLY = ("cli.assembly", "cli")
+    PLAN = ("cli.plan", "cli")
+    CUTPLAN = ("cli.cutplan", "cli")
+    CHECK = ("cli.check", "cli")
+    BOOK = ("cli.book", "cli")
+    TEMPLATES_COMMAND = ("cli.templates", "cli")
+    LABELS_COMMAND = ("cli.labels", "cli")
+    METER = ("cli.meter", "cli")
+    DEMO = ("cli.demo", "cli")
+
+    @property
+    def module(self) -> Any:
+        """The module, loaded now if it was not yet."""
+        return import_module(f".{self.value[0]}", __package__)
+
+
+def command(name: str) -> Any:
+    """Return the module of a command by its name on the command line.
+
+    Raises:
+        KeyError: if there is no such command.
+    """
+    return next(row for row in Late if row.value == (f"cli.{name}", "cli")).module
