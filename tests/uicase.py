@@ -68,6 +68,12 @@ class UiCase(unittest.TestCase):
         QApplication.sendPostedEvents(None, QEvent.Type.DeferredDelete)
 
     @staticmethod
+    def app() -> QApplication:
+        app = QApplication.instance()
+        assert isinstance(app, QApplication)
+        return app
+
+    @staticmethod
     def settle() -> None:
         for _ in range(3):
             QApplication.processEvents()

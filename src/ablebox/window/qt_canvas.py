@@ -5,6 +5,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from functools import lru_cache
+from math import ceil
 
 from PyQt6.QtCore import QPointF, QRectF, Qt
 from PyQt6.QtGui import QFontMetricsF, QPainter, QPen, QPolygonF
@@ -14,9 +15,14 @@ from ..core.drawing.shapes import Point
 from . import theme
 
 
+def run_size(size: int, fraction: bool) -> int:
+    """Return the type size of a run of words: a fraction's digits come out at 0.6 of theirs, and want to be 0.7 of the words'."""
+    return ceil(size * 7 / 6) if fraction else size
+
+
 @lru_cache(maxsize=8192)
 def _run_width(run: str, size: int, bold: bool, fraction: bool) -> float:
-    return QFontMetricsF(theme.font(size, bold, fraction)).horizontalAdvance(run)
+    return QFontMetricsF(theme.font(run_size(size, fraction), bold, fraction)).horizontalAdvance(run)
 
 
 def text_width(text: str, size: int, bold: bool = False) -> float:
@@ -28,7 +34,7 @@ def draw_text(painter: QPainter, x: float, y: float, text: str, size: int, colou
     """Write words from ``x`` on, ``y`` at the middle of their height."""
     painter.setPen(theme.colour(colour))
     for run, fraction in runs(text):
-        font = theme.font(size, bold, fraction)
+        font = theme.font(run_size(size, fraction), bold, fraction)
         painter.setFont(font)
         painter.drawText(QPointF(x, y + size * 0.35), run)
         x += _run_width(run, size, bold, fraction)

@@ -95,6 +95,12 @@ def apply(app: QApplication, evening: bool) -> None:
     app.setStyleSheet(_sheet())
 
 
+def _arrow(colours: dict[str, str], way: str = "") -> str:
+    """Return the file of the arrow that boxes to choose from, and to count in, have."""
+    name = f"chevron-{way}{'evening' if colours['paper'] == EVENING['paper'] else 'day'}.svg"
+    return str(files("ablebox") / "assets" / "icons" / name).replace("\\", "/")
+
+
 def _sheet() -> str:
     c = _colours
     return f"""
@@ -108,7 +114,7 @@ def _sheet() -> str:
     QMenu::item:disabled {{ color: {c["quiet"]}; }}
     QMenu::separator {{ height: 1px; background: {c["line"]}; margin: 4px 8px; }}
     QToolTip {{ background: {c["card"]}; color: {c["ink"]}; border: 1px solid {c["line"]}; padding: 4px; }}
-    QLineEdit {{ background: {c["card"]}; color: {c["ink"]}; border: 1px solid {c["line"]}; border-radius: 4px;
+    QLineEdit {{ background: {c["card"]}; color: {c["ink"]}; border: 1px solid {c["edge"]}; border-radius: 4px;
         padding: 2px 6px; selection-background-color: {c["dimension"]}; selection-color: {c["card"]}; }}
     QLineEdit:focus {{ border: 2px solid {c["dimension"]}; padding: 1px 5px; }}
     QLineEdit[wrong="true"] {{ border: 2px solid {c["select"]}; padding: 1px 5px; }}
@@ -117,15 +123,22 @@ def _sheet() -> str:
     QPushButton:hover {{ border-color: {c["quiet"]}; }}
     QPushButton:focus {{ border: 2px solid {c["dimension"]}; padding: 3px 11px; }}
     QPushButton:checked {{ background: {c["select-wash"]}; color: {c["select"]}; border: 1px solid {c["select"]}; }}
+    QPushButton:checked:focus {{ border: 2px solid {c["dimension"]}; padding: 3px 11px; }}
     QPushButton:disabled {{ color: {c["quiet"]}; background: {c["paper"]}; }}
-    QComboBox {{ background: {c["card"]}; color: {c["ink"]}; border: 1px solid {c["line"]}; border-radius: 4px;
+    QComboBox, QSpinBox {{ background: {c["card"]}; color: {c["ink"]}; border: 1px solid {c["edge"]}; border-radius: 4px;
         padding: 2px 6px; }}
-    QComboBox:focus {{ border: 2px solid {c["dimension"]}; padding: 1px 5px; }}
-    QComboBox::drop-down {{ border: none; width: 18px; }}
+    QComboBox:focus, QSpinBox:focus {{ border: 2px solid {c["dimension"]}; padding: 1px 5px; }}
+    QComboBox::drop-down {{ border: none; width: 20px; }}
+    QComboBox::down-arrow {{ image: url("{_arrow(c)}"); width: 12px; height: 12px; }}
+    QSpinBox {{ padding-right: 22px; }}
+    QSpinBox::up-button {{ subcontrol-position: top right; border: none; width: 20px; }}
+    QSpinBox::down-button {{ subcontrol-position: bottom right; border: none; width: 20px; }}
+    QSpinBox::up-arrow {{ image: url("{_arrow(c, "up-")}"); width: 10px; height: 10px; }}
+    QSpinBox::down-arrow {{ image: url("{_arrow(c)}"); width: 10px; height: 10px; }}
     QComboBox QAbstractItemView {{ background: {c["card"]}; color: {c["ink"]};
         selection-background-color: {c["select-wash"]}; selection-color: {c["ink"]}; }}
     QCheckBox {{ color: {c["ink"]}; spacing: 6px; }}
-    QCheckBox:focus {{ color: {c["dimension"]}; }}
+    QCheckBox:focus {{ color: {c["dimension"]}; text-decoration: underline; }}
     QFrame#card {{ background: {c["card"]}; border: 1px solid {c["line"]}; border-radius: 6px; }}
     QTableView {{ background: {c["card"]}; color: {c["ink"]}; border: 1px solid {c["line"]}; border-radius: 6px;
         gridline-color: transparent; outline: none; }}
@@ -141,4 +154,5 @@ def _sheet() -> str:
     QListWidget {{ background: {c["card"]}; color: {c["ink"]}; border: 1px solid {c["line"]}; border-radius: 6px; }}
     QListWidget::item {{ padding: 5px 8px; }}
     QListWidget::item:selected {{ background: {c["select-wash"]}; color: {c["ink"]}; }}
+    QTableView:focus, QListWidget:focus {{ border: 2px solid {c["dimension"]}; }}
     """

@@ -240,13 +240,15 @@ def _dots(left: float, top: float, right: float, low: float, canvas: Canvas) -> 
 def _label(item: Label, canvas: Canvas, view: View, selected: str) -> list[Spot]:
     x, y = view.at(item.x, item.y)
     x, y = x + item.shift[0], y - item.shift[1]
-    width = canvas.text_width(item.text, item.size, item.bold)
+    text, width = item.text, canvas.text_width(item.text, item.size, item.bold)
     if item.within and width > item.within * view.scale - 4:
-        return []
+        text, width = item.short, canvas.text_width(item.short, item.size, item.bold)
+        if not text or width > item.within * view.scale - 4:
+            return []
     chosen = bool(selected) and item.hot == selected
     colour = "select" if chosen else item.colour
     if item.upright:
-        canvas.upright(x, y, item.text, item.size, colour, item.bold)
+        canvas.upright(x, y, text, item.size, colour, item.bold)
         return [Spot(x - item.size * 0.8, y - width / 2, item.size * 1.6, width, item.hot)] if item.hot else []
     left = x - {"middle": width / 2, "start": 0.0, "end": width}[item.anchor]
     if item.ground:
@@ -258,7 +260,7 @@ def _label(item: Label, canvas: Canvas, view: View, selected: str) -> list[Spot]
             (left - 4, y + half),
         ]
         canvas.polygon(corners, item.ground, "", 0.0, False)
-    canvas.text(x, y, item.text, item.size, item.anchor, colour, item.bold)
+    canvas.text(x, y, text, item.size, item.anchor, colour, item.bold)
     if not item.hot:
         return []
     return [Spot(left - 4, y - item.size, width + 8, item.size * 2, item.hot)]

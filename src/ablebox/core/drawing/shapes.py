@@ -115,6 +115,7 @@ class Label:
         hot: what they are about.
         shift: moved by this many points to the right and up.
         upright: turned by a quarter, reading upwards.
+        short: what is written where the text is longer than the room it has; empty for nothing.
         within: largest width in mm; longer words are left out, 0 for no limit.
         ground: colour behind the words, so that nothing runs through them; empty for none.
     """
@@ -129,6 +130,7 @@ class Label:
     hot: str = ""
     shift: Point = (0.0, 0.0)
     upright: bool = False
+    short: str = ""
     within: float = 0.0
     ground: str = ""
 

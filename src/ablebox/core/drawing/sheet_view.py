@@ -109,8 +109,8 @@ def _words(drawing: Drawing, part: Part, x: float, y: float, dx: float, dy: floa
     middle_x, middle_y = x + dx / 2, y + dy / 2
     hot = f"part:{part.code}"
     if dx < _NARROW and dy > 2 * _NARROW:
-        words = f"{part.code}  {size}" if dy > 420 else part.code
-        drawing.add(Label(middle_x, middle_y, words, 10, bold=True, hot=hot, upright=True))
+        words = f"{part.code}  {size}"
+        drawing.add(Label(middle_x, middle_y, words, 10, bold=True, hot=hot, upright=True, within=dy, short=part.code))
     elif dy > 190:
         drawing.add(
             Label(middle_x, middle_y, part.code, 12, bold=True, shift=(0, 15), hot=hot, within=dx),

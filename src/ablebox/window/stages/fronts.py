@@ -60,8 +60,7 @@ class FrontsStage(Stage):
         self._makings = self._combo("choose-making", "how fronts are made", "making")
         choices = QHBoxLayout()
         choices.setSpacing(8)
-        self.body.removeWidget(self.under)
-        choices.addWidget(self.under, 1)
+        choices.addStretch(1)
         for widget in (self._places, self._fits, self._makings, self._open):
             choices.addWidget(widget)
         self.body.addLayout(choices)

@@ -142,7 +142,7 @@ class PartsStage(Stage):
         page.setWidget(self._notes)
         lower.addWidget(page, 2)
         split.addWidget(bench)
-        split.setSizes([290, 300])
+        split.setSizes([400, 200])
         self.body.addWidget(split, 1)
         add = QPushButton("Add a part of its own")
         add.setObjectName("add-loose")

@@ -15,7 +15,7 @@ from ...core.room.obstacle import Deal
 from ...core.room.room import Corner, Way
 from ...core.room.wall import End, prefix_of
 from ..desk import Desk
-from ..widgets.choice_box import choice_box
+from ..widgets.choice_box import add_choice, choice_box
 from ..widgets.length_field import LengthField
 from ..widgets.words import LinkWords, Words
 
@@ -81,7 +81,8 @@ def _island(desk: Desk, column: QVBoxLayout, number: int, change: Callable[[str,
         after = replace(island, faces_wall=faces)
         change("Turn the island", room_edits.change_wall(desk.document.project, number, island=after))
 
-    column.addWidget(choice_box("island-faces", "which way its fronts look", rows, wall.island.faces_wall, turn))
+    words = "which way its fronts look"
+    add_choice(column, words, choice_box("island-faces", words, rows, wall.island.faces_wall, turn))
     behind = QPushButton("Another row at its back")
     behind.setObjectName("island-back")
     behind.setEnabled(bool(desk.document.made.line(number).places))
@@ -128,7 +129,7 @@ def add_thing(desk: Desk, column: QVBoxLayout, number: int, what: str, at: int) 
             obstacle.deal,
             lambda each: change("What is done about it", _dealt(desk.document.project, number, at, each)),
         )
-        column.addWidget(deal)
+        add_choice(column, "what is done about it", deal)
     elif what == "studs":
         _heading(
             column,

@@ -210,6 +210,7 @@ class RunStage(Stage):
         self._tabs.show_walls([wall.name for wall in self.desk.document.project.room.walls], self.number)
         made = self.desk.document.made
         self.heading.set_text("The run")
+        self.heading.setMinimumWidth(self.heading.sizeHint().width())
         self.under.set_text(self._words())
         chosen = str(self.space) if self.space else self.desk.selection.case
         page = self._pages.currentIndex()

@@ -33,7 +33,7 @@ from ...core.run.space import SpaceKind
 from ...core.run.strip import Sits
 from ...core.shop.weights import lifting
 from ..desk import Desk
-from ..widgets.choice_box import choice_box
+from ..widgets.choice_box import add_choice, choice_box
 from ..widgets.length_field import LengthField
 from ..widgets.school_form import SchoolForm
 from ..widgets.words import LinkWords, Words
@@ -53,7 +53,7 @@ def add_case_in_run(desk: Desk, column: QVBoxLayout, letter: str) -> None:
         case.wall if case.in_alcove else 0,
         lambda wall: desk.change(f"{letter} stands elsewhere", run_edits.stand_at(desk.document.project, letter, wall)),
     )
-    column.addWidget(walls)
+    add_choice(column, "where it stands", walls)
     follows = QCheckBox("its width follows the run")
     follows.setObjectName("run-follows")
     follows.setChecked(case.follows)
@@ -112,7 +112,8 @@ def _end(desk: Desk, column: QVBoxLayout, case: Case, side: str) -> None:
     def choose(record: type) -> None:
         desk.put(case.letter, place, switched(end, record, system), f"{side} end, {record().words}")
 
-    column.addWidget(choice_box(f"end-look:{side}", f"how the {side} end looks", rows, type(end), choose))
+    words = f"how the {side} end looks"
+    add_choice(column, words, choice_box(f"end-look:{side}", words, rows, type(end), choose))
     if isinstance(end, EndPanel):
         SchoolForm(desk, case.letter, column).add(place, end)
 
@@ -144,7 +145,7 @@ def add_space(desk: Desk, column: QVBoxLayout, number: int) -> None:
         goods = choice_box(
             "space-goods", "what it is cut from", stocks, space.goods, lambda code: put("made of", goods=code)
         )
-        column.addWidget(goods)
+        add_choice(column, "cut from", goods)
     gone = QPushButton(f"Take the {space.kind.words} out")
     gone.setObjectName("drop-space")
 
@@ -221,17 +222,12 @@ def add_strips(desk: Desk, column: QVBoxLayout, line: Line) -> None:
 
         rack = desk.document.project.rack
         stocks = [(each.code, each.name) for each in rack.boards] + [(each.code, each.name) for each in rack.goods]
-        column.addWidget(
-            choice_box(
-                f"strip-goods:{number}", "what it is cut from", stocks, strip.goods, made_of,
-            )
-        )  # fmt: skip
-        column.addWidget(
-            choice_box(
-                f"strip-sits:{number}", "where it is", [(sits.value, sits.words) for sits in Sits], strip.sits.value,
-                lies,
-            )
-        )  # fmt: skip
+        box = choice_box(f"strip-goods:{number}", "what it is cut from", stocks, strip.goods, made_of)
+        add_choice(column, "cut from", box)
+        places = [(sits.value, sits.words) for sits in Sits]
+        add_choice(
+            column, "where it is", choice_box(f"strip-sits:{number}", "where it is", places, strip.sits.value, lies)
+        )
         _fields(desk, column, ((f"strip/{number}.width", "wide"), (f"strip/{number}.beyond", "beyond each end")))
 
 

@@ -6,7 +6,8 @@ from __future__ import annotations
 from functools import partial
 
 from PyQt6.QtCore import Qt
-from PyQt6.QtWidgets import QHBoxLayout, QProgressBar, QPushButton, QStackedWidget, QVBoxLayout
+from PyQt6.QtGui import QResizeEvent
+from PyQt6.QtWidgets import QBoxLayout, QHBoxLayout, QProgressBar, QPushButton, QStackedWidget, QVBoxLayout
 
 from ...core.cuts.plan import CutSheet, Plan
 from ...core.cuts.saw_order import WORTH_KEEPING, CutKind, cuts_of, worth_keeping
@@ -33,6 +34,10 @@ from .stage import Stage
 _SHEET, _RACK, _BOARDS = range(3)
 #: A rest narrower than this is not worth a word.
 _SLIVER = WORTH_KEEPING.ticks // 4
+
+
+#: As wide as the foot is in one row, in pixels.
+_ONE_ROW = 760
 
 
 class SheetsStage(Stage):
@@ -74,17 +79,27 @@ class SheetsStage(Stage):
         self.body.addLayout(self._foot())
         desk.planner.changed.connect(self._planned)
 
-    def _foot(self) -> QHBoxLayout:
-        row = QHBoxLayout()
-        row.setSpacing(10)
+    def resizeEvent(self, event: QResizeEvent | None) -> None:
+        """In a narrow window the foot takes two rows."""
+        super().resizeEvent(event)
+        wide = self.width() >= _ONE_ROW
+        self._foot_rows.setDirection(QBoxLayout.Direction.LeftToRight if wide else QBoxLayout.Direction.TopToBottom)
+
+    def _foot(self) -> QBoxLayout:
+        self._foot_rows = QBoxLayout(QBoxLayout.Direction.LeftToRight)
+        self._foot_rows.setSpacing(6)
+        sizes = QHBoxLayout()
+        sizes.setSpacing(10)
         self._fields = []
         for key, words in (("saw/kerf", "kerf"), ("saw/trim", "trimmed off each edge")):
             field = LengthField(self.desk, key, words)
             field.setFixedWidth(80)
             self._fields.append(field)
-            row.addWidget(Words(words, 14, colour="quiet"))
-            row.addWidget(field)
-        row.addStretch(1)
+            sizes.addWidget(Words(words, 14, colour="quiet"))
+            sizes.addWidget(field)
+        sizes.addStretch(1)
+        row = QHBoxLayout()
+        row.setSpacing(10)
         self._walking: list[QPushButton] = []
         for name, words, by in (("cut-back", "Back a cut", -1), ("next-cut", "Next cut", 1)):
             button = QPushButton(words)
@@ -114,7 +129,10 @@ class SheetsStage(Stage):
         self._again.clicked.connect(self.desk.planner.again)
         for widget in (self._progress, self._stop, self._again):
             row.addWidget(widget)
-        return row
+        row.addStretch(1)
+        self._foot_rows.addLayout(sizes, 1)
+        self._foot_rows.addLayout(row)
+        return self._foot_rows
 
     def state(self) -> str:
         """Return how many sheets there are."""

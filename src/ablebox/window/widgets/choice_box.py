@@ -6,7 +6,9 @@ from __future__ import annotations
 from collections.abc import Callable, Sequence
 from typing import Any
 
-from PyQt6.QtWidgets import QComboBox
+from PyQt6.QtWidgets import QComboBox, QVBoxLayout
+
+from .words import Words
 
 
 def choice_box(
@@ -30,3 +32,15 @@ def choice_box(
     combo.setCurrentIndex(known.index(value) if value in known else 0)
     combo.activated.connect(lambda _: chosen(combo.currentData()))
     return combo
+
+
+def add_choice(column: QVBoxLayout, words: str, box: QComboBox) -> None:
+    """Put a box into a column of the tape, with what it is above it.
+
+    Args:
+        column: where to.
+        words: what it is.
+        box: the box.
+    """
+    column.addWidget(Words(words[:1].upper() + words[1:], 12, colour="quiet"))
+    column.addWidget(box)

@@ -4,7 +4,7 @@
 from __future__ import annotations
 
 from PyQt6.QtCore import QEvent, QPoint, QRectF, QSize, Qt, pyqtSignal
-from PyQt6.QtGui import QHelpEvent, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QResizeEvent
+from PyQt6.QtGui import QFocusEvent, QHelpEvent, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QResizeEvent
 from PyQt6.QtWidgets import QSizePolicy, QToolTip, QWidget
 
 from ...core.drawing.replay import Spot, fitted, replay
@@ -90,6 +90,18 @@ class DrawingView(QWidget):
         lit = f"part:{selection.part}" if selection.part else ""
         replay(self._drawing, canvas, view, selected, lit)
         self._point_out(painter)
+        if self.hasFocus():
+            painter.setPen(QPen(theme.colour("dimension"), 2))
+            painter.setBrush(Qt.BrushStyle.NoBrush)
+            painter.drawRoundedRect(QRectF(self.rect()).adjusted(1, 1, -1, -1), 4, 4)
+
+    def focusInEvent(self, event: QFocusEvent | None) -> None:
+        super().focusInEvent(event)
+        self.update()
+
+    def focusOutEvent(self, event: QFocusEvent | None) -> None:
+        super().focusOutEvent(event)
+        self.update()
 
     def _point_out(self, painter: QPainter) -> None:
         """Frame the numbers that could not be taken, or because of which a case cannot be built."""

@@ -177,4 +177,4 @@ class LengthField(QLineEdit):
         style = self.style()
         if style is not None:
             style.drawPrimitive(QStyle.PrimitiveElement.PE_PanelLineEdit, option, painter, self)
-        draw_text(painter, 8, self.height() / 2, self.text(), 15, "ink" if self.isEnabled() else "quiet", True)
+        draw_text(painter, 8, self.height() / 2, self.text(), 17, "ink" if self.isEnabled() else "quiet", True)

@@ -5,12 +5,14 @@ from __future__ import annotations
 
 from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QPainter, QPaintEvent, QPen
-from PyQt6.QtWidgets import QAbstractButton, QVBoxLayout, QWidget
+from PyQt6.QtWidgets import QAbstractButton, QSizePolicy, QVBoxLayout, QWidget
 
 from .. import theme
 from ..qt_canvas import draw_text
 
 WIDTH, HEIGHT = 98, 86
+#: Under this height of a stage there is no room for its state: the rule folds the states away.
+FOLDED, _LEAST = 62, 30
 
 
 def draw_ticks(painter: QPainter, top: float, bottom: float, right: float) -> None:
@@ -32,7 +34,9 @@ class StageButton(QAbstractButton):
         self.title, self._state = title, ""
         self.setObjectName(f"stage:{name}")
         self.setCheckable(True)
-        self.setFixedHeight(HEIGHT)
+        self.setMinimumHeight(_LEAST)
+        self.setMaximumHeight(HEIGHT)
+        self.setSizePolicy(QSizePolicy.Policy.Preferred, QSizePolicy.Policy.Preferred)
         self.setFocusPolicy(Qt.FocusPolicy.TabFocus)
         self.set_state("")
 
@@ -58,8 +62,12 @@ class StageButton(QAbstractButton):
         painter.drawLine(0, self.height() - 1, self.width(), self.height() - 1)
         on_rule = "tick-ink"
         title = "select" if chosen else on_rule
-        draw_text(painter, 14, 36, self.title, 18, title, True)
-        draw_text(painter, 14, 57, self._state, 12, "quiet" if chosen else on_rule)
+        if self.height() < FOLDED:
+            draw_text(painter, 14, self.height() / 2, self.title, 18, title, True)
+        else:
+            middle = self.height() / 2
+            draw_text(painter, 14, middle - 8, self.title, 18, title, True)
+            draw_text(painter, 14, middle + 13, self._state, 12, "quiet" if chosen else on_rule)
         if self.hasFocus():
             painter.setPen(QPen(theme.colour("dimension"), 2))
             painter.drawRect(QRectF(2, 2, self.width() - 4, self.height() - 4))
@@ -90,6 +98,9 @@ class StageRule(QWidget):
             column.addWidget(button)
         column.addStretch(1)
 
+    def minimumSizeHint(self) -> QSize:
+        return QSize(WIDTH, _LEAST * len(self._buttons))
+
     def choose(self, name: str) -> None:
         """Show a stage as the chosen one."""
         for stage, button in self._buttons.items():
@@ -104,5 +115,5 @@ class StageRule(QWidget):
         painter = QPainter(self)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         painter.fillRect(self.rect(), theme.colour("rule"))
-        top = len(self._buttons) * HEIGHT
+        top = sum(button.height() for button in self._buttons.values())
         draw_ticks(painter, top + 4, self.height(), self.width())

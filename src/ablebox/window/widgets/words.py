@@ -52,6 +52,21 @@ class Words(QWidget):
         """The words."""
         return self._text
 
+    @property
+    def lines(self) -> list[str]:
+        """The words as they are broken into lines."""
+        return self._lines
+
+    @property
+    def size_of_type(self) -> int:
+        """The size of the type, in pixels."""
+        return self._size
+
+    @property
+    def bold(self) -> bool:
+        """Whether they are bold."""
+        return self._bold
+
     def set_text(self, text: str, colour: str | None = None) -> None:
         """Show other words, in another colour if one is named."""
         if text == self._text and colour in (None, self._colour):
