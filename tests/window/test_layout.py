@@ -43,7 +43,7 @@ class Seen(UiCase):
         if isinstance(widget, Words):
             return max(text_width(line, widget.size_of_type, widget.bold) for line in widget.lines) > widget.width() + 1
         if isinstance(widget, QPushButton):
-            return widget.fontMetrics().horizontalAdvance(widget.text()) > widget.width() - 8
+            return widget.fontMetrics().horizontalAdvance(widget.text()) > widget.width() - 16
         return widget.height() < 20
 
     def place(self, widget: QWidget) -> QRect:

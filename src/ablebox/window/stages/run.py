@@ -41,12 +41,11 @@ class RunStage(Stage):
         self._tabs.picked.connect(self._show_wall)
         self.head.addWidget(self._tabs)
         self._views: dict[str, QPushButton] = {}
-        for name, words in (("plan", "From above"), ("sticks", "Story sticks")):
+        for name, words in (("plan", "From above"), ("sticks", "Sticks")):
             button = QPushButton(words)
             button.setObjectName(f"run-view:{name}")
             button.setCheckable(True)
             button.clicked.connect(partial(self._turn, name))
-            self.head.addWidget(button)
             self._views[name] = button
         self._pages = QStackedWidget()
         self.drawing = RunDrawing(desk, self.move_along, self.lines, self.drag)
@@ -61,7 +60,7 @@ class RunStage(Stage):
             self._pages.addWidget(page)
         self.body.addWidget(self._pages, 1)
         row = QHBoxLayout()
-        row.setSpacing(8)
+        row.setSpacing(3)
         for name, words, action in (
             ("run-left", "◂ Move", partial(self.move_along, -1)),
             ("run-right", "Move ▸", partial(self.move_along, 1)),
@@ -75,7 +74,7 @@ class RunStage(Stage):
         add.setObjectName("run-add")
         add.setMenu(self._menu(add))
         row.insertWidget(2, add)
-        whole = QPushButton("The whole run")
+        whole = QPushButton("The run")
         whole.setObjectName("run-whole")
         menu = QMenu(whole)
         for name, words, act in (
@@ -105,6 +104,8 @@ class RunStage(Stage):
             entry.triggered.connect(lambda _, name=name: self.add_strip(name))
         whole.setMenu(menu)
         row.insertWidget(3, whole)
+        for button in self._views.values():
+            row.addWidget(button)
         self.body.addLayout(row)
 
     def _menu(self, owner: QPushButton) -> QMenu:

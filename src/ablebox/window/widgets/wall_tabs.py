@@ -8,8 +8,8 @@ from collections.abc import Sequence
 from PyQt6.QtCore import pyqtSignal
 from PyQt6.QtWidgets import QHBoxLayout, QPushButton, QWidget
 
-#: So many letters of a wall's name are shown; all of it is in its tooltip.
-_LETTERS = 22
+#: So many letters of a wall's name are shown, of one wall, of two, of more; all of it is in its tooltip.
+_LETTERS = (22, 13, 9)
 
 
 class WallTabs(QWidget):
@@ -47,7 +47,8 @@ class WallTabs(QWidget):
             button.deleteLater()
         del self._buttons[len(names) :]
         for i, (button, name) in enumerate(zip(self._buttons, names, strict=True), start=1):
-            button.setText(name if len(name) <= _LETTERS else f"{name[: _LETTERS - 1].rstrip(' ,')}…")
+            most = _LETTERS[min(len(names), len(_LETTERS)) - 1]
+            button.setText(name if len(name) <= most else f"{name[: most - 1].rstrip(' ,')}…")
             button.setToolTip(name)
             button.setAccessibleName(name)
             button.setChecked(i == number)

@@ -42,8 +42,12 @@ class Words(QWidget):
             align,
             wrap,
         )
-        across = QSizePolicy.Policy.Ignored if wrap else QSizePolicy.Policy.Preferred
-        self.setSizePolicy(across, QSizePolicy.Policy.Fixed)
+        policy = QSizePolicy(QSizePolicy.Policy.Preferred, QSizePolicy.Policy.Fixed)
+        if wrap:
+            # As high as its lines at the width it gets: what is laid out around it asks for that.
+            policy = QSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Minimum)
+            policy.setHeightForWidth(True)
+        self.setSizePolicy(policy)
         self._lines: list[str] = [text]
         self._settle()
 
@@ -76,29 +80,41 @@ class Words(QWidget):
 
     def _settle(self) -> None:
         self.setAccessibleName(self._text)
-        self._lines = wrapped(self._text, self._size, self._bold, self.width()) if self._wrap else [self._text]
-        height = int(len(self._lines) * self._size * 1.3) + 4
-        if self.minimumHeight() != height:
-            self.setFixedHeight(height)
+        self._lines = self._broken(self.width())
+        if not self._wrap:
+            self.setFixedHeight(self._high(1))
         self.updateGeometry()
         self.update()
 
+    def _broken(self, width: int) -> list[str]:
+        return wrapped(self._text, self._size, self._bold, width) if self._wrap else [self._text]
+
+    def _high(self, lines: int) -> int:
+        return int(lines * self._size * 1.3) + 4
+
+    def hasHeightForWidth(self) -> bool:
+        return self._wrap
+
+    def heightForWidth(self, width: int) -> int:
+        return self._high(len(self._broken(width)))
+
     def sizeHint(self) -> QSize:
         wide = 120 if self._wrap else int(text_width(self._text, self._size, self._bold)) + 2
-        return QSize(wide, self.minimumHeight())
+        return QSize(wide, self._high(len(self._lines)))
 
     def minimumSizeHint(self) -> QSize:
-        return QSize(10, self.minimumHeight())
+        return QSize(10, self._high(len(self._lines)))
 
     def resizeEvent(self, event: QResizeEvent | None) -> None:
         super().resizeEvent(event)
         if self._wrap:
-            self._settle()
+            self._lines = self._broken(self.width())
 
     def paintEvent(self, event: QPaintEvent | None) -> None:
         painter = QPainter(self)
         painter.setRenderHint(QPainter.RenderHint.TextAntialiasing)
-        y = self._size * 0.65 + 2
+        # In the middle of what room there is, as the field beside it stands.
+        y = self._size * 0.65 + 2 + max(0, self.height() - self._high(len(self._lines))) / 2
         for line in self._lines:
             width = text_width(line, self._size, self._bold)
             x = {"left": 0.0, "right": self.width() - width, "middle": (self.width() - width) / 2}[self._align]
