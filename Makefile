@@ -37,6 +37,7 @@ COUNT ?= 20000
 
 prove: $(READY)
 	$(BIN)/python tools/prove.py $(COUNT)
+	ABLEBOX_STEPS=400 ABLEBOX_FILES=2000 $(BIN)/python tests/run.py tests.window.test_fuzz
 
 screenshots: $(READY)
 	QT_QPA_PLATFORM=offscreen $(BIN)/python tools/screenshots.py docs/screenshots

@@ -4,6 +4,7 @@
 from __future__ import annotations
 
 import os
+import re
 import tempfile
 from contextlib import suppress
 from pathlib import Path
@@ -40,8 +41,8 @@ def _clean(path: Path) -> None:
     with suppress(OSError):
         now = path.stat().st_mtime
         for each in path.parent.iterdir():
-            left = each.name.startswith(f".{path.name}.") and len(each.name) == len(path.name) + 10
-            if left and now - each.stat().st_mtime > _OLD:
+            left = re.fullmatch(rf"\.{re.escape(path.name)}\..{{8}}", each.name)
+            if left is not None and now - each.stat().st_mtime > _OLD:
                 each.unlink()
 
 

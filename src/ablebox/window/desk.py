@@ -20,7 +20,6 @@ from ..core.project.choice import Choice
 from ..core.project.choices import choice, set_measured
 from ..core.project.own_shop import OwnShop, load_shop, save_shop
 from ..core.reckoning import Origin, Reckoned
-from ..core.room.wall import number_of
 from ..core.typed import read_length
 from . import settings
 from .document import Document
@@ -68,7 +67,7 @@ class Desk(QObject):
             self._shop_fault = str(fault)
         planner.told_once.connect(document.refused)
         document.changed.connect(self._settle_selection)
-        document.changed.connect(lambda _: planner.want(document.made.problems))
+        document.changed.connect(lambda: planner.want(document.made.problems))
 
     def begin(self) -> None:
         """Plan what is open; called once everything is wired."""
@@ -107,7 +106,7 @@ class Desk(QObject):
 
     def go_to(self, key: str) -> None:
         """Select a number and put the cursor where it is typed."""
-        self.selection.select(number=key, wall=number_of(key.partition("/")[0]))
+        self.selection.select(number=key)
         if self.selection.number == key:
             self.typing_wanted.emit(key)
 

@@ -38,8 +38,8 @@ class Document(QObject):
         fingerprint: of the file as it was opened.
     """
 
-    #: Says which kinds of things changed: ``room``, ``cases``, ``rack``, ``units``, ``names``, ``measured``.
-    changed = pyqtSignal(frozenset)
+    #: The project changed, or another one is open.
+    changed = pyqtSignal()
     #: A sentence on why something could not be done.
     refused = pyqtSignal(str)
     #: The file or the modified mark changed.
@@ -96,7 +96,7 @@ class Document(QObject):
         self._take(project, path, fingerprint, look_only)
         _LOG.info("opened %s", path if path is not None else "a project without a file")
         self.opened.emit()
-        self._tell(frozenset({"room", "cases", "rack", "units", "names", "measured"}))
+        self._tell()
 
     @property
     def fingerprint(self) -> str:
@@ -112,7 +112,7 @@ class Document(QObject):
         self._take(project, path, fingerprint or None)
         self.history.unsaved()
         self.opened.emit()
-        self._tell(frozenset({"room", "cases", "rack", "units", "names", "measured"}))
+        self._tell()
 
     def open(self, path: Path, as_copy: bool = False, look_only: bool = False) -> None:
         """Open a file, as a new project without a file of its own if ``as_copy``, or only to look at.
@@ -167,17 +167,16 @@ class Document(QObject):
         if given != self.project.given:
             self.history.note(replace(self.project, given=given))
             self.made = Made(self.project, self.made)
-            self._tell(frozenset({"names"}))
+            self._tell()
 
     def _settle(self, made: Made, found: list[Snag], before: Project) -> None:
-        kinds = _kinds(before, made.project)
-        if "rack" in kinds or "room" in kinds or "measured" in kinds:
+        if _moves_sizes(before, made.project):
             self.moved = moved(self.made, made)
         self.made, self.snags = made, found
-        self._tell(kinds)
+        self._tell()
 
-    def _tell(self, kinds: frozenset[str]) -> None:
-        self.changed.emit(kinds)
+    def _tell(self) -> None:
+        self.changed.emit()
         self.file_changed.emit()
 
     def _hold(self, path: Path | None, look_only: bool = False) -> None:
@@ -232,13 +231,7 @@ class Document(QObject):
         self.file_changed.emit()
 
 
-def _kinds(before: Project, after: Project) -> frozenset[str]:
-    pairs = {
-        "room": ((before.room, before.spaces, before.strips), (after.room, after.spaces, after.strips)),
-        "cases": (before.cases, after.cases),
-        "rack": (before.rack, after.rack),
-        "units": (before.units, after.units),
-        "names": ((before.name, before.place), (after.name, after.place)),
-        "measured": (before.measured, after.measured),
-    }
-    return frozenset(kind for kind, (old, new) in pairs.items() if old != new)
+def _moves_sizes(before: Project, after: Project) -> bool:
+    """Whether stock, room or measurements differ, so that it is told what that moved."""
+    old = before.rack, before.room, before.spaces, before.strips, before.measured
+    return old != (after.rack, after.room, after.spaces, after.strips, after.measured)

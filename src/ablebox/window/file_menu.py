@@ -29,6 +29,7 @@ from ..core.whole_file import write_whole
 from ..late import Late
 from . import ask, settings
 from .desk import Desk
+from .in_background import done_apart
 from .printing import print_pages
 from .read_parts import ReadParts
 from .settings import written_time
@@ -127,7 +128,10 @@ class FileMenu:
         if path is None:
             return
         try:
-            dialog = ReadParts(self._window, self._desk, path, read_cells(path))
+            cells = done_apart(self._window, f"Reading {path.name}", read_cells, path)
+            if cells is None:
+                return
+            dialog = ReadParts(self._window, self._desk, path, cells)
         except AbleBoxError as fault:
             self._trouble(fault)
             return

@@ -65,7 +65,7 @@ class MainWindow(QMainWindow):
         self._lay_out()
         self._make_actions()
         self._hands = Hands(self)
-        desk.document.changed.connect(lambda _: self._refresh())
+        desk.document.changed.connect(self._refresh)
         desk.document.file_changed.connect(self._title)
         desk.selection.changed.connect(self._follow)
         desk.typing_wanted.connect(self._begin)

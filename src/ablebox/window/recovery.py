@@ -39,7 +39,7 @@ class Keeper(QObject):
         self._timer.setSingleShot(True)
         self._timer.setInterval(_AFTER)
         self._timer.timeout.connect(self.write)
-        document.changed.connect(lambda _: self._timer.start())
+        document.changed.connect(self._timer.start)
         document.opened.connect(self.begin)
         document.saved.connect(self.begin_saved)
         self.begin()

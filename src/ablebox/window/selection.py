@@ -5,6 +5,8 @@ from __future__ import annotations
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
+from ..core.room.wall import number_of
+
 
 class Selection(QObject):
     """What is selected, the same in every view."""
@@ -44,6 +46,9 @@ class Selection(QObject):
             "stage": stage, "case": case, "part": part, "number": number, "sheet": sheet, "joint": joint, "bay": bay,
             "cell": cell, "wall": wall,
         }  # fmt: skip
+        if number and wall is None:
+            # A number of a wall brings its wall with it.
+            wanted["wall"] = number_of(number.partition("/")[0])
         if case is not None and case != self.case:
             # Bays and fronts are of one case; on another they are let go unless they are named.
             wanted.update({name: wanted[name] if wanted[name] is not None else "" for name in ("bay", "cell")})

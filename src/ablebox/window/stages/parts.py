@@ -171,14 +171,17 @@ class PartsStage(Stage):
         for row in range(self.model.rowCount()):
             if self.model.part(row) is None:
                 self.table.setSpan(row, 0, 1, len(COLUMNS))
-        if not self.desk.selection.part and made.parts:
-            self.desk.selection.select(part=made.parts[0].code)
         self.select()
+
+    def _part(self) -> Part | None:
+        """Return the selected part, the first one if none is; ``None`` where there are no parts."""
+        parts = self.desk.document.made.parts
+        return next((part for part in parts if part.code == self.desk.selection.part), parts[0] if parts else None)
 
     def select(self) -> None:
         """Show the selected part on the bench."""
-        part = next((p for p in self.desk.document.made.parts if p.code == self.desk.selection.part), None)
-        row = self.model.row_of(self.desk.selection.part)
+        part = self._part()
+        row = self.model.row_of(part.code if part is not None else "")
         current = self.table.currentIndex()
         selection = self.table.selectionModel()
         if row is not None and current.row() != row and selection is not None:
@@ -216,7 +219,7 @@ class PartsStage(Stage):
 
     def tape(self, column: QVBoxLayout) -> None:
         """Work on the selected part: holes, slots, notches, an arch."""
-        part = next((p for p in self.desk.document.made.parts if p.code == self.desk.selection.part), None)
+        part = self._part()
         if part is None:
             super().tape(column)
             return

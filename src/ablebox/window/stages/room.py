@@ -185,11 +185,7 @@ class RoomStage(Stage):
             field.refresh()
 
     def select(self) -> None:
-        """Show the wall the selected number is of, and offer to remove what is selected."""
-        wall = number_of(self.desk.selection.number.partition("/")[0])
-        if wall is not None and wall <= len(self.desk.document.project.room.walls) and wall != self.number:
-            self.desk.selection.select(wall=wall)
-            return
+        """Show the wall at hand, and offer to remove what is selected."""
         if self._shown not in (0, self.number):
             self.refresh()
             return

@@ -86,7 +86,7 @@ class SnagLine(QWidget):
         found = self._desk.document.snags
         return found[self._at % len(found)] if found else None
 
-    def _changed(self, _: frozenset[str]) -> None:
+    def _changed(self) -> None:
         self._at, self._refusal = 0, ""
         self.refresh()
 
