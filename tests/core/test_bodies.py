@@ -84,7 +84,7 @@ class OneInAnother(unittest.TestCase):
             "corner.depth",
         }
         built = meeting = 0
-        for seed in range(140):
+        for seed in range(110):
             try:
                 made = Made(random_room(Random(f"bodies {seed}")))
             except AbleBoxError:
@@ -94,7 +94,7 @@ class OneInAnother(unittest.TestCase):
             if found:
                 meeting += 1
                 self.assertTrue(said & {snag.code for snag in snags(made)}, f"seed {seed}: {found}")
-        self.assertGreater(built, 80)
+        self.assertGreater(built, 60)
         self.assertGreater(meeting, 10)
 
     def room(self, *cases: Case, spaces: tuple[RunSpace, ...] = (), walls: int = 1) -> Project:

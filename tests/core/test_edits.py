@@ -280,7 +280,7 @@ class Person(RuleBasedStateMachine):
 
 
 Person.TestCase.settings = settings(
-    max_examples=14, stateful_step_count=30, deadline=None, derandomize=True,
+    max_examples=10, stateful_step_count=30, deadline=None, derandomize=True,
     suppress_health_check=[HealthCheck.too_slow, HealthCheck.filter_too_much],
 )  # fmt: skip
 

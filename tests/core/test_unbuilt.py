@@ -53,7 +53,7 @@ def refused(count: int) -> list[tuple[int, Project]]:
 
 class Kept(unittest.TestCase):
     def test_it_is_drawn_told_and_left_out_and_everything_else_goes_on(self) -> None:
-        for seed, project in refused(9):
+        for seed, project in refused(6):
             made = Made(project)
             self.assertEqual(from_text(to_text(project), "x"), project, seed)
             found = snags(made)

@@ -50,9 +50,15 @@ def _xlsx(path: Path) -> list[list[str]]:
     try:
         sheet = book.worksheets[0]
         rows = sheet.iter_rows(max_row=_MOST_ROWS, max_col=_MOST_COLUMNS, values_only=True)
-        return [[_text(value) for value in row] for row in rows]
+        return [_without_empty_end([_text(value) for value in row]) for row in rows]
     finally:
         book.close()
+
+
+def _without_empty_end(row: list[str]) -> list[str]:
+    while row and not row[-1]:
+        row.pop()
+    return row
 
 
 def _text(value: object) -> str:
