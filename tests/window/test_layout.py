@@ -41,6 +41,8 @@ class Seen(UiCase):
 
     def cut_off(self, widget: QWidget) -> bool:
         if isinstance(widget, Words):
+            if widget.height() < widget.heightForWidth(widget.width()) - 1:
+                return True
             return max(text_width(line, widget.size_of_type, widget.bold) for line in widget.lines) > widget.width() + 1
         if isinstance(widget, QPushButton):
             return widget.fontMetrics().horizontalAdvance(widget.text()) > widget.width() - 16

@@ -141,7 +141,8 @@ def _sheet() -> str:
     QCheckBox:focus {{ color: {c["dimension"]}; text-decoration: underline; }}
     QFrame#card {{ background: {c["card"]}; border: 1px solid {c["line"]}; border-radius: 6px; }}
     QTableView {{ background: {c["card"]}; color: {c["ink"]}; border: 1px solid {c["line"]}; border-radius: 6px;
-        gridline-color: transparent; outline: none; }}
+        gridline-color: transparent; outline: none; selection-background-color: transparent;
+        selection-color: {c["ink"]}; }}
     QHeaderView::section {{ background: {c["card"]}; color: {c["quiet"]}; border: none;
         border-bottom: 1px solid {c["line"]}; padding: 6px 8px; }}
     QTableCornerButton::section {{ background: {c["card"]}; border: none; }}

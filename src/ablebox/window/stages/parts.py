@@ -3,6 +3,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
+
 from PyQt6.QtCore import QItemSelectionModel, QModelIndex, Qt
 from PyQt6.QtGui import QPainter
 from PyQt6.QtWidgets import (
@@ -45,9 +47,9 @@ from .stage import Stage
 class _Cell(QStyledItemDelegate):
     """Paints cells with real fractions."""
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: Desk, chosen: Callable[[], Part | None]) -> None:
         super().__init__()
-        self._desk = desk
+        self._desk, self._chosen = desk, chosen
 
     def paint(self, painter: QPainter | None, option: QStyleOptionViewItem, index: QModelIndex) -> None:
         if painter is None:
@@ -56,12 +58,13 @@ class _Cell(QStyledItemDelegate):
         assert isinstance(model, PartsModel)
         part = model.part(index.row())
         selection = self._desk.selection
-        if part is not None and part.code == selection.part:
+        chosen_part = self._chosen()
+        if part is not None and part is chosen_part:
             painter.fillRect(option.rect, theme.colour("select-wash"))
         text = str(index.data() or "")
         heading = part is None
         key = model.key(index)
-        chosen = bool(key) and key == selection.number and part is not None and part.code == selection.part
+        chosen = bool(key) and key == selection.number and part is not None and part is chosen_part
         colour = "select" if chosen else "quiet" if heading else "ink"
         bold = chosen or heading or index.column() == 0
         x = option.rect.left() + 8.0
@@ -105,7 +108,7 @@ class PartsStage(Stage):
         self.table.setObjectName("parts-table")
         self.table.setAccessibleName("parts")
         self.table.setModel(self.model)
-        self.table.setItemDelegate(_Cell(desk))
+        self.table.setItemDelegate(_Cell(desk, self._part))
         self.table.setSelectionMode(QAbstractItemView.SelectionMode.SingleSelection)
         self.table.setSelectionBehavior(QAbstractItemView.SelectionBehavior.SelectItems)
         self.table.setShowGrid(False)
@@ -114,7 +117,7 @@ class PartsStage(Stage):
         assert vertical is not None
         assert header is not None
         vertical.hide()
-        vertical.setDefaultSectionSize(25)
+        vertical.setDefaultSectionSize(22)
         header.setHighlightSections(False)
         header.setDefaultAlignment(Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter)
         for i, (_, width) in enumerate(COLUMNS):
@@ -142,7 +145,7 @@ class PartsStage(Stage):
         page.setWidget(self._notes)
         lower.addWidget(page, 2)
         split.addWidget(bench)
-        split.setSizes([400, 200])
+        split.setSizes([346, 276])
         self.body.addWidget(split, 1)
         add = QPushButton("Add a part of its own")
         add.setObjectName("add-loose")

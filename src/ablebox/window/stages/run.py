@@ -74,7 +74,7 @@ class RunStage(Stage):
         add.setObjectName("run-add")
         add.setMenu(self._menu(add))
         row.insertWidget(2, add)
-        whole = QPushButton("The run")
+        whole = QPushButton("Whole run")
         whole.setObjectName("run-whole")
         menu = QMenu(whole)
         for name, words, act in (
