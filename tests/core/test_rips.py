@@ -16,7 +16,8 @@ from pypdf import PdfReader
 from ablebox.cli import demo
 from ablebox.core.cuts.boards import fewest
 from ablebox.core.cuts.rips import Plank, RipPlan, Wanted, plan_rips
-from ablebox.core.cuts.saw_order import CutKind, cuts_of
+from ablebox.core.cuts.saw_cut import CutKind
+from ablebox.core.cuts.saw_order import cuts_of
 from ablebox.core.drawing.plan_view import plan_view
 from ablebox.core.drawing.run_view import run_view
 from ablebox.core.drawing.shapes import Dimension, Label, Path
@@ -32,6 +33,7 @@ from ablebox.core.project.tree import new_project
 from ablebox.core.room.reading import Reading
 from ablebox.core.room.room import Room
 from ablebox.core.room.wall import End, Wall
+from ablebox.core.shop.batches import price
 from ablebox.core.shop.made import Made
 from ablebox.core.shop.plans import plan_all
 from ablebox.core.shop.story import case_stick, wall_stick
@@ -110,16 +112,25 @@ class OnPaper(unittest.TestCase):
         cls.made = Made(load(demo.path_of("heron-house")).project)
         cls.plans = plan_all(cls.made, 20)
 
-    def test_the_fence_list_has_every_cut_once_and_each_setting_once(self) -> None:
+    def test_the_fence_list_has_every_cut_once_in_the_order_of_work(self) -> None:
+        for code, plan in self.plans.items():
+            found = [(number, n, cut) for row in fence_rows(self.made, code, plan) for number, n, cut, _ in row.cuts]
+            self.assertEqual([n for _, n, _ in found], list(range(1, len(found) + 1)))
+            for number, sheet in zip(plan.numbers, plan.sheets, strict=True):
+                cuts = Counter(cut for there, _, cut in found if there == number)
+                self.assertEqual(cuts, Counter(cuts_of(plan, sheet).cuts))
+
+    def test_batches_save_settings_and_say_what_they_cost(self) -> None:
+        saved = [0, 0, 0]
         for plan in self.plans.values():
-            found = fence_rows(plan)
-            keys = [(row.kind, row.way, row.level, row.setting) for row in found]
-            self.assertEqual(len(keys), len(set(keys)))
-            for number, sheet in enumerate(plan.sheets, start=1):
-                cuts = sum(not cut.trim for cut in cuts_of(plan, sheet).cuts)
-                self.assertEqual(sum(row.sheets.get(number, 0) for row in found), cuts)
-            levels = [row.level for row in found]
-            self.assertEqual(levels, sorted(levels))
+            one, three, every = (price(self.made, plan, batch) for batch in (1, 3, 0))
+            self.assertEqual(one.begun, 1)
+            self.assertLessEqual(three.begun, 3)
+            self.assertEqual(every.begun, len(plan.sheets))
+            for i, each in enumerate((one, three, every)):
+                saved[i] += each.settings
+        self.assertLess(saved[2], 0.76 * saved[0])
+        self.assertLess(saved[1], saved[0])
 
     def test_a_store_is_asked_for_few_cuts_over_size(self) -> None:
         self.assertEqual(store_lines(self.made, self.plans), [])

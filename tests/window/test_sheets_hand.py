@@ -15,9 +15,11 @@ from PyQt6.QtTest import QTest
 from PyQt6.QtWidgets import QComboBox, QLineEdit, QSpinBox, QWidget
 
 from ablebox.core.cuts.checker import check
-from ablebox.core.cuts.saw_order import CutKind, cuts_of, worth_keeping
+from ablebox.core.cuts.saw_cut import CutKind
+from ablebox.core.cuts.saw_order import cuts_of
 from ablebox.core.lengths import TICKS_PER_MM, inches
 from ablebox.core.project.parts_table import guessed, parts_of, read_cells
+from ablebox.core.shop.rests import worth_keeping
 from ablebox.core.stock import Defect, Grain, SawStyle
 from ablebox.core.units import System, Units
 from ablebox.window.stages.sheets import SheetsStage
@@ -138,7 +140,7 @@ class Sheets(UiCase):
     def test_an_offcut_is_scrapped_and_does_not_come_back_to_the_rack(self) -> None:
         sheets = enumerate(self.stage.hand.sheets())
         found = ((i, code, cuts_of(plan, sheet).rests) for i, (code, plan, sheet, _) in sheets)
-        i, code, rests = next(row for row in found if row[2] and worth_keeping(row[2][0]))
+        i, code, rests = next(row for row in found if row[2] and worth_keeping(self.document.project, row[2][0]))
         self.window.desk.selection.select(sheet=i)
         self.settle()
         rest = rests[0]

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from enum import Enum
 
 from .hardware import Hardware, usual
-from .lengths import ZERO, Length
+from .lengths import ZERO, Length, inches
 from .pitches import Pitches
 from .reckoning import Origin, Reckoned, leaf
 from .units import System, Units
@@ -297,7 +297,7 @@ class Saw:
 
     Args:
         kerf: what the blade turns to dust.
-        trim: what is cut off each factory edge first; 0 to trust it.
+        trim: what is cut off a factory edge first; 0 to trust it.
         opens: how far its fence opens; ``None`` if nobody has said.
         smallest: what must be left long enough to be held safely; ``None`` if nobody has said.
         style: with what sheets are cut.
@@ -306,6 +306,10 @@ class Saw:
         stages: how often the direction of cuts may change: 2, 3 or 4, or 0 for as often as it takes.
         longest: the longest rip there is room for; ``None`` if nobody has said.
         heaviest: the heaviest board one pushes across the saw alone, in grams; ``None`` if nobody has said.
+        four: whether all four edges are trimmed, or one long edge and one end.
+        reach: how deep a board is at most to be crosscut against a stop; ``None`` if nobody has said.
+        least: how long both sides of an offcut that is kept are at least.
+        batch: how many sheets of a kind are cut together: 1, 3, or 0 for all of them.
     """
 
     kerf: Length
@@ -318,12 +322,20 @@ class Saw:
     stages: int = 0
     longest: Length | None = None
     heaviest: int | None = None
+    four: bool = True
+    reach: Length | None = None
+    least: Length = inches(4)
+    batch: int = 1
 
     def __post_init__(self) -> None:
         if self.kerf < ZERO or self.trim < ZERO or self.over < ZERO:
             raise ValueError("kerf, trim and what is cut over size are 0 or more")
-        if any(limit is not None and limit <= ZERO for limit in (self.opens, self.smallest, self.longest)):
+        if any(limit is not None and limit <= ZERO for limit in (self.opens, self.smallest, self.longest, self.reach)):
             raise ValueError("what a fence opens to and the limits of pieces are above 0, or empty if nobody has said")
+        if self.least < ZERO or self.batch not in (0, 1, 3):
+            raise ValueError(
+                "the least offcut is 0 or more; sheets are cut one by one, three by three, or all together"
+            )
         if self.stages not in (0, 2, 3, 4) or self.store_cuts < 0:
             raise ValueError("directions of cuts are 2, 3 or 4, or 0 for any; cuts at the store are 0 or more")
         if self.heaviest is not None and self.heaviest <= 0:

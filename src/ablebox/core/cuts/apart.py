@@ -7,9 +7,11 @@ way. Rows are laid out from the inside out, so that boards never lie on each oth
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass, field
 
-from .saw_order import Board, Cutting, CutWay, SawCut
+from .divide import Board, CutWay
+from .saw_cut import Becomes, SawCut
 
 #: Between boards of the first row, of rows within it, and so on, in ticks.
 _GAPS = (70 * 16_000, 45 * 16_000, 28 * 16_000)
@@ -23,11 +25,15 @@ class Loose:
         board: its place on the sheet.
         dx: how far it is pulled along the sheet's length, in ticks.
         dy: how far across it.
+        name: its name.
+        what: what it is.
     """
 
     board: Board
     dx: int = 0
     dy: int = 0
+    name: str = ""
+    what: Becomes = Becomes.STRIP
 
     def holds(self, x: int, y: int) -> bool:
         """Whether a point of the sheet lies on it."""
@@ -43,26 +49,24 @@ class _Row:
     """A board, or the boards it has been divided into by cuts one way."""
 
     board: Board
+    name: str = ""
+    what: Becomes = Becomes.STRIP
     way: CutWay | None = None
     inside: list[_Row] = field(default_factory=list)
 
-    def divide(self, cut: SawCut, kerf: int) -> bool:
-        """Make a cut where it belongs; return whether it belonged here."""
-        if not _holds(self.board, cut.board.x, cut.board.y):
-            return False
-        for at, row in enumerate(self.inside):
-            if row.inside or not _holds(row.board, cut.board.x, cut.board.y):
-                if row.divide(cut, kerf):
-                    return True
-                continue
-            if cut.way is self.way:
-                self.inside[at : at + 1] = [_Row(board) for board in _halves(row.board, cut, kerf)]
-                return True
-            return row.divide(cut, kerf)
-        if self.inside:
-            return False
-        self.way, self.inside = cut.way, [_Row(board) for board in _halves(self.board, cut, kerf)]
-        return True
+    def cut(self, cut: SawCut) -> None:
+        """Make a cut where it belongs."""
+        fresh = sorted(
+            (_Row(given.board, given.strip, given.what) for given in cut.gives), key=lambda row: row.board.span(cut.way)
+        )
+        row, above = self, None
+        while row.inside:
+            row, above = next(each for each in row.inside if _holds(each.board, cut.board.x, cut.board.y)), row
+        if above is not None and above.way is cut.way:
+            at = next(i for i, each in enumerate(above.inside) if each is row)
+            above.inside[at : at + 1] = fresh
+        else:
+            row.way, row.inside = cut.way, fresh
 
     def size(self, level: int) -> tuple[int, int]:
         """Return length and width it takes with its boards apart."""
@@ -77,7 +81,7 @@ class _Row:
     def laid(self, x: int, y: int, level: int) -> list[Loose]:
         """Return its boards with their places when it begins at a point."""
         if not self.inside:
-            return [Loose(self.board, x - self.board.x, y - self.board.y)]
+            return [Loose(self.board, x - self.board.x, y - self.board.y, self.name, self.what)]
         found = []
         for row in self.inside:
             found += row.laid(x, y, level + 1)
@@ -93,32 +97,16 @@ def _gap(level: int) -> int:
     return _GAPS[min(level, len(_GAPS) - 1)]
 
 
-def _halves(board: Board, cut: SawCut, kerf: int) -> list[Board]:
-    """Return what a cut keeps of a board, and the rest if there is one."""
-    # A rough cut is set wider than what is kept in the end.
-    if cut.way is CutWay.RIP:
-        kept = Board(board.x, board.y, board.length, cut.kept.width)
-        taken = cut.kept.width + kerf
-        rest = Board(board.x, board.y + taken, board.length, board.width - taken)
-    else:
-        kept = Board(board.x, board.y, cut.kept.length, board.width)
-        taken = cut.kept.length + kerf
-        rest = Board(board.x + taken, board.y, board.length - taken, board.width)
-    return [kept, rest] if min(rest.length, rest.width) > 0 else [kept]
-
-
-def after(order: Cutting, done: int, kerf: int) -> list[Loose]:
-    """Return the boards after so many cuts.
+def after(cuts: Sequence[SawCut], whole: Board) -> list[Loose]:
+    """Return the boards after some cuts.
 
     Args:
-        order: the cuts of a sheet.
-        done: how many cuts are made; those that trim or true up count, and take nothing apart.
-        kerf: width of a cut.
+        cuts: the cuts that are made, in order.
+        whole: the whole sheet.
     """
-    made = [cut for cut in order.cuts[:done] if cut.divides]
-    if not made:
+    if not cuts:
         return []
-    whole = _Row(made[0].board)
-    for cut in made:
-        whole.divide(cut, kerf)
-    return whole.laid(whole.board.x, whole.board.y, 0)
+    row = _Row(whole)
+    for cut in cuts:
+        row.cut(cut)
+    return row.laid(whole.x, whole.y, 0)

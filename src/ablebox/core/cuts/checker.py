@@ -83,7 +83,7 @@ def _held(plan: Plan) -> list[str]:
     for held in plan.problem.held:
         for sheet in free:
             same = set(held.spots) <= set(sheet.spots) and (not held.closed or len(held.spots) == len(sheet.spots))
-            if sheet.supply == held.supply and same:
+            if sheet.supply == held.supply and same and sheet.terms == held.terms and sheet.number == held.number:
                 free.remove(sheet)
                 break
         else:
@@ -95,7 +95,8 @@ def sheet_faults(sheet: CutSheet, problem: Problem) -> list[str]:
     """Return every fault of one sheet, in words, whatever else is to be cut."""
     faults = []
     known = {piece.code: piece for piece in problem.pieces}
-    trim = problem.trim
+    terms = sheet.terms or problem.terms
+    trim, far = terms.trim, terms.trim if terms.four else 0
     for spot in sheet.spots:
         piece = known.get(spot.code)
         if piece is None:
@@ -105,17 +106,17 @@ def sheet_faults(sheet: CutSheet, problem: Problem) -> list[str]:
         if spot.turned and piece.fixed:
             faults.append(f"piece {spot.code} is turned against its grain")
         dx, dy = spot.reach
-        x_end, y_end = sheet.supply.length - trim, sheet.supply.width - trim
+        x_end, y_end = sheet.supply.length - far, sheet.supply.width - far
         if spot.x < trim or spot.y < trim or spot.x + dx > x_end or spot.y + dy > y_end:
             faults.append(f"piece {spot.code} lies outside the trimmed sheet")
     if not sheet.spots:
         faults.append("nothing is cut from it")
-    elif not faults and not _comes_apart([_place(spot) for spot in sheet.spots], problem.kerf):
+    elif not faults and not _comes_apart([_place(spot) for spot in sheet.spots], terms.kerf):
         faults.append("no sequence of edge-to-edge cuts frees the pieces")
-    elif not faults and problem.sawing.stages and not problem.blocks:
-        turns = _turns([_place(spot) for spot in sheet.spots], problem.kerf)
-        if turns > problem.sawing.stages:
-            faults.append(f"the direction of cuts changes {turns} times, {problem.sawing.stages} are allowed")
+    elif not faults and terms.sawing.stages and not problem.blocks:
+        turns = _turns([_place(spot) for spot in sheet.spots], terms.kerf)
+        if turns > terms.sawing.stages:
+            faults.append(f"the direction of cuts changes {turns} times, {terms.sawing.stages} are allowed")
     return faults
 
 

@@ -12,9 +12,9 @@ from dataclasses import replace
 
 from .bound import bound
 from .checker import check, sheet_faults
+from .divide import divided
 from .plan import CutSheet, Plan
 from .problem import Held, Problem, Spot, Supply
-from .saw_order import cutting
 
 #: Corners tried for a piece, the nearest first.
 _TRIED = 60
@@ -109,16 +109,12 @@ def _corners(
 ) -> Iterator[tuple[int, int]]:
     """Return corners a piece may snap to, the nearest first: edges of the sheet and of other pieces."""
     kerf, trim, (long, wide) = problem.kerf, problem.trim, spot.reach
-    xs = {trim, supply.length - trim - long} | {each.x for each in spots}
+    x_end, y_end = supply.length - problem.terms.far - long, supply.width - problem.terms.far - wide
+    xs = {trim, x_end} | {each.x for each in spots}
     xs |= {each.x + each.reach[0] + kerf for each in spots} | {each.x - kerf - long for each in spots}
-    ys = {trim, supply.width - trim - wide} | {each.y for each in spots}
+    ys = {trim, y_end} | {each.y for each in spots}
     ys |= {each.y + each.reach[1] + kerf for each in spots} | {each.y - kerf - wide for each in spots}
-    fitting = [
-        (a, b)
-        for a in xs
-        for b in ys
-        if trim <= a <= supply.length - trim - long and trim <= b <= supply.width - trim - wide
-    ]
+    fitting = [(a, b) for a in xs for b in ys if trim <= a <= x_end and trim <= b <= y_end]
     yield from sorted(fitting, key=lambda at: (abs(at[0] - x) + abs(at[1] - y), at))[:_TRIED]
 
 
@@ -145,7 +141,7 @@ def _laid(problem: Problem, made: list[CutSheet], spot: Spot) -> bool:
     for number, sheet in enumerate(made):
         if not sheet.spots or _closed(problem, number):
             continue
-        for rest in cutting(sheet, problem.kerf, problem.trim, problem.sawing).rests:
+        for rest in divided(sheet, problem.terms).all_rests():
             for turned_so in (spot.turned,) if fixed else (False, True):
                 put = replace(spot, x=rest.x, y=rest.y, turned=turned_so)
                 over = rest.length - put.reach[0], rest.width - put.reach[1]

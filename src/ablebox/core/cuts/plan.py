@@ -6,7 +6,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from .bound import Bound
-from .problem import Problem, Spot, Supply
+from .problem import Problem, Spot, Supply, Terms
 
 
 @dataclass(frozen=True, slots=True)
@@ -16,10 +16,16 @@ class CutSheet:
     Args:
         supply: the kind of sheet.
         spots: the pieces on it.
+        terms: how it is cut where that is not as the problem says: it was begun before.
+        number: its number, where it was begun; else 0.
+        order: its cuts as they were ordered when it was begun; empty if it was not.
     """
 
     supply: Supply
     spots: tuple[Spot, ...]
+    terms: Terms | None = None
+    number: int = 0
+    order: tuple[int, ...] = ()
 
     @property
     def used(self) -> float:
@@ -41,6 +47,13 @@ class Plan:
     problem: Problem
     sheets: tuple[CutSheet, ...]
     bound: Bound
+
+    @property
+    def numbers(self) -> tuple[int, ...]:
+        """The number of each sheet: a begun one keeps its own, the others take the least that are free."""
+        taken = {sheet.number for sheet in self.sheets if sheet.number}
+        free = (number for number in range(1, len(self.sheets) + len(taken) + 1) if number not in taken)
+        return tuple(sheet.number or next(free) for sheet in self.sheets)
 
     @property
     def bought(self) -> int:

@@ -115,18 +115,22 @@ class Supply:
 
 
 @dataclass(frozen=True, slots=True)
-class Held:
-    """A sheet on which some pieces stay where they are: pinned there, or on a sheet that is being cut.
+class Limits:
+    """What a saw and a person can do; lengths in ticks, ``None`` where there is no limit.
 
     Args:
-        supply: the kind of sheet.
-        spots: the pieces.
-        closed: whether nothing else is laid on it.
+        fence: how far the fence opens.
+        reach: how deep a board may be along the blade to be crosscut against a stop.
+        along: how long the edge that runs along the fence is at least.
+        longest: the longest cut against the fence there is room for.
+        heaviest: the largest board, in square ticks, that one pushes across the saw alone.
     """
 
-    supply: Supply
-    spots: tuple[Spot, ...]
-    closed: bool = False
+    fence: int | None = None
+    reach: int | None = None
+    along: int = 0
+    longest: int | None = None
+    heaviest: int | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -138,15 +142,78 @@ class Sawing:
             only takes waste off a single piece is not counted.
         over: how much larger than needed the first cuts through a sheet are made, to be trued up, in ticks.
         rough_cuts: how many cuts of a sheet are made so at most; ``None`` for all through the whole sheet.
+        halve: whether only sheets that are too heavy to push alone are cut over size first.
+        by_line: whether whole sheets are cut along a line, with a track saw, and not against the fence.
+        limits: what the saw can do.
+        least: how long both sides of what is kept as an offcut are at least, in ticks.
     """
 
     stages: int = 0
     over: int = 0
     rough_cuts: int | None = None
+    halve: bool = False
+    by_line: bool = False
+    limits: Limits = Limits()
+    least: int = 4 * 406_400
 
     def __post_init__(self) -> None:
         if self.stages not in (0, 2, 3, 4) or self.over < 0 or (self.rough_cuts or 0) < 0:
             raise ValueError("stages are 2, 3 or 4, or 0 for any; what is cut over size is 0 or more")
+
+
+@dataclass(frozen=True, slots=True)
+class Terms:
+    """Everything that says how a sheet is cut, besides what lies on it: a begun sheet keeps its own.
+
+    Args:
+        kerf: width of a cut, in ticks.
+        trim: what is cut off a factory edge first, in ticks.
+        four: whether all four edges are trimmed, or one long edge and one end.
+        sawing: how sheets go through the saw.
+    """
+
+    kerf: int
+    trim: int
+    four: bool = True
+    sawing: Sawing = Sawing()
+
+    @property
+    def far(self) -> int:
+        """What is trimmed off the far long edge and the far end."""
+        return self.trim if self.four else 0
+
+    def over(self, supply: Supply) -> int:
+        """Return how much larger the first cuts through a sheet are made; 0 where they are made to size."""
+        heaviest = self.sawing.limits.heaviest
+        if self.sawing.halve and (heaviest is None or supply.length * supply.width <= heaviest):
+            return 0
+        return self.sawing.over
+
+    def usable(self, supply: Supply) -> tuple[int, int, int, int]:
+        """Return what is left of a sheet after trimming: x, y, length and width."""
+        trim, both = self.trim, self.trim + self.far
+        return trim, trim, supply.length - both, supply.width - both
+
+
+@dataclass(frozen=True, slots=True)
+class Held:
+    """A sheet on which some pieces stay where they are: pinned there, or on a sheet that is being cut.
+
+    Args:
+        supply: the kind of sheet.
+        spots: the pieces.
+        closed: whether nothing else is laid on it.
+        terms: how it is cut, if it was begun; ``None`` as the others.
+        number: its number, if it was begun; else 0.
+        order: its cuts in the order in which it was begun, as numbers of the cuts that free its pieces; empty if it was not.
+    """
+
+    supply: Supply
+    spots: tuple[Spot, ...]
+    closed: bool = False
+    terms: Terms | None = None
+    number: int = 0
+    order: tuple[int, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -157,10 +224,11 @@ class Problem:
         pieces: the pieces; codes are distinct.
         supplies: the sheets.
         kerf: width of a cut, in ticks.
-        trim: what is cut off each of the four factory edges first, in ticks.
+        trim: what is cut off a factory edge first, in ticks.
         blocks: pieces that stay together.
         held: sheets on which some pieces have their places already; they are among the pieces and supplies.
         sawing: how sheets go through the saw.
+        four: whether all four edges are trimmed, or one long edge and one end.
     """
 
     pieces: tuple[Piece, ...]
@@ -170,6 +238,7 @@ class Problem:
     blocks: tuple[Block, ...] = ()
     held: tuple[Held, ...] = ()
     sawing: Sawing = Sawing()
+    four: bool = True
 
     def __post_init__(self) -> None:
         if self.kerf < 0 or self.trim < 0:
@@ -185,6 +254,11 @@ class Problem:
             raise ValueError("a block holds more of a piece than is asked for")
 
     @property
+    def terms(self) -> Terms:
+        """How its sheets are cut."""
+        return Terms(self.kerf, self.trim, self.four, self.sawing)
+
+    @property
     def by_price(self) -> bool:
         """Whether the cheapest plan is wanted: sheets of several prices are to be had, and all prices are known."""
         prices = {supply.price for supply in self.supplies if not supply.offcut}
@@ -198,7 +272,7 @@ class Problem:
 
     def usable(self, supply: Supply) -> tuple[int, int]:
         """Return length and width of a sheet after trimming; 0 or less if nothing is left."""
-        return supply.length - 2 * self.trim, supply.width - 2 * self.trim
+        return self.terms.usable(supply)[2:]
 
     def holds(self, supply: Supply, piece: Piece | Block) -> bool:
         """Whether a sheet can hold a piece or a block at all."""

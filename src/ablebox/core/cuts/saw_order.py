@@ -1,354 +1,274 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""A sheet as a sequence of saw cuts, found from where its pieces lie.
+"""Sheets as sequences of saw cuts: with what each is made, and an order in which the fence is moved as seldom as can be.
 
-Trim cuts come first, then the sheet is divided by parallel cuts, then what that came to, the other way, and so on:
-rips run along the sheet's length, crosscuts across it. A cut is told by the fence setting: the width it keeps. All
-boards of one level are cut before the next, and those with the same setting one after another, so that
-the fence is moved as seldom as can be.
+``walk`` says which cuts there are; here each gets what it is made with, held against what the saw can do, and the cuts
+of a sheet, or of several that are cut together, are put in order: every cut of one setting that can be made is made
+before the fence is moved, and a setting is left alone until nothing that comes later needs it again.
 """
 
 from __future__ import annotations
 
-from collections.abc import Iterable
-from dataclasses import dataclass, replace
-from enum import Enum
+from collections import Counter
+from collections.abc import Sequence
 from functools import lru_cache
 
 from ..lengths import inches
+from .divide import Board, CutWay
 from .plan import CutSheet, Plan
-from .problem import Sawing, Spot
+from .problem import Terms
+from .saw_cut import Becomes, Caution, CutKind, Cutting, EdgeIs, Given, SawCut, With
+from .walk import Draft, Stock, walked
+
+__all__ = [
+    "Board",
+    "CutKind",
+    "CutWay",
+    "Cutting",
+    "EdgeIs",
+    "SawCut",
+    "With",
+    "cuts_of",
+    "terms_of",
+    "together",
+    "worth",
+]
+
+#: A strip narrower than this is pushed with a stick (common practice; the saw's manual decides).
+_STICK = inches(2).ticks
+#: Partial orders looked at side by side.
+_BEAM = 24
+#: Of long lists of cuts fewer partial orders are looked at: so many cuts in all.
+_WORK = 1_500
 
 
-class CutWay(Enum):
-    """The way a cut runs."""
-
-    RIP = "rip"
-    CROSS = "crosscut"
-
-
-class CutKind(Enum):
-    """What a cut is for."""
-
-    TRIM = "trim"
-    ROUGH = "rough"
-    TRUE = "true up"
-    SIZE = "to size"
-
-
-@dataclass(frozen=True, slots=True)
-class Board:
-    """A rectangle of the sheet: x, y and its reach along the sheet's length and width, in ticks."""
-
-    x: int
-    y: int
-    length: int
-    width: int
-
-
-@dataclass(frozen=True, slots=True)
-class SawCut:
-    """One cut.
-
-    Args:
-        way: rip or crosscut.
-        setting: what the fence or stop is set to: the width or length that is kept.
-        board: what is cut.
-        kept: the piece of it on the fence side, ``setting`` wide.
-        codes: codes of what the kept piece holds; empty where it is waste or an offcut.
-        kind: what it is for; a rough cut is set wider than what is kept in the end.
-        level: how many times the direction has changed before it.
-        fresh: whether the edge against the fence is one that has just been sawn, not one of the sheet's own.
-    """
-
-    way: CutWay
-    setting: int
-    board: Board
-    kept: Board
-    codes: tuple[str, ...]
-    kind: CutKind = CutKind.SIZE
-    level: int = 0
-    fresh: bool = False
-
-    @property
-    def trim(self) -> bool:
-        """Whether it only takes a factory edge off."""
-        return self.kind is CutKind.TRIM
-
-    @property
-    def divides(self) -> bool:
-        """Whether it makes two boards of one."""
-        return self.kind in (CutKind.ROUGH, CutKind.SIZE)
-
-
-@dataclass(frozen=True, slots=True)
-class Cutting:
-    """All cuts of a sheet, and what is left over.
-
-    Args:
-        cuts: in the order they are made.
-        rests: rectangles left over, largest first.
-    """
-
-    cuts: tuple[SawCut, ...]
-    rests: tuple[Board, ...]
-
-    @property
-    def settings(self) -> int:
-        """How many times the fence or the stop is set."""
-        return settings(self.cuts)
-
-
-def settings(cuts: Iterable[SawCut]) -> int:
-    """Return how many times the fence or the stop is set for cuts in this order."""
-    count, last = 0, None
-    for cut in cuts:
-        if (cut.way, cut.setting) != last:
-            count, last = count + 1, (cut.way, cut.setting)
-    return count
-
-
-#: More directions than any sheet takes.
-_NEVER = 1_000
-#: Rests with both sides at least this long are worth keeping (strips under about 2 in are scrap, common practice).
-WORTH_KEEPING = inches(4)
-
-
-def worth_keeping(rest: Board) -> bool:
-    """Whether a rest is an offcut to keep rather than scrap."""
-    return min(rest.length, rest.width) >= WORTH_KEEPING.ticks
+def terms_of(plan: Plan, sheet: CutSheet) -> Terms:
+    """Return how a sheet of a plan is cut: as when it was begun, else as the plan says."""
+    return sheet.terms or plan.problem.terms
 
 
 def cuts_of(plan: Plan, sheet: CutSheet) -> Cutting:
-    """Return the cuts of a sheet of a plan."""
-    return cutting(sheet, plan.problem.kerf, plan.problem.trim, plan.problem.sawing)
+    """Return the cuts of a sheet of a plan, on its own."""
+    return cutting(sheet, terms_of(plan, sheet))
 
 
 def worth(plan: Plan) -> tuple[int, int, int, int]:
     """Return what plans for one problem are compared by; less is better.
 
-    What the sheets cost, how many there are, the largest remainder, and how often the fence is set.
+    What the sheets cost, how many there are, the largest remainder, and how often something is set.
     """
     largest, fence = 0, 0
     for sheet in plan.sheets:
         order = cuts_of(plan, sheet)
         fence += order.settings
         if order.rests and not sheet.supply.offcut:
-            largest = max(largest, order.rests[0].length * order.rests[0].width)
+            largest = max(largest, order.rests[0].area)
     return plan.cost, len(plan.sheets), -largest, fence
 
 
-@dataclass(slots=True)
-class _Divided:
-    """A board that is cut into parts by parallel cuts; ``way`` is ``None`` for a piece of its own."""
-
-    board: Board
-    spots: list[Spot]
-    way: CutWay | None
-    parts: list[tuple[Board, _Divided | None]]
-
-    @property
-    def depth(self) -> int:
-        """How many times the direction changes; what only takes waste off a single piece is not counted."""
-        if len(self.spots) < 2:
-            return 0
-        return 1 + max(inside.depth for _, inside in self.parts if inside is not None)
-
-    @property
-    def count(self) -> int:
-        """How many parts it and its parts are cut into: the more, the more cuts."""
-        return len(self.parts) + sum(inside.count for _, inside in self.parts if inside is not None)
-
-    def rests(self) -> list[Board]:
-        """Return what is left over, in it and in its parts."""
-        found = []
-        for board, inside in self.parts:
-            if inside is not None:
-                found += inside.rests()
-            elif min(board.length, board.width) > 0:
-                found.append(board)
-        return found
-
-
 @lru_cache(maxsize=1024)
-def cutting(sheet: CutSheet, kerf: int, trim: int, sawing: Sawing = Sawing()) -> Cutting:  # noqa: B008
-    """Return the cuts that free every piece of a checked sheet.
+def cutting(sheet: CutSheet, terms: Terms) -> Cutting:
+    """Return the cuts that free every piece of a checked sheet, in order.
 
     Args:
         sheet: a sheet that the checker has passed.
-        kerf: width of a cut, in ticks.
-        trim: what is cut off each factory edge first, in ticks.
-        sawing: how the sheet goes through the saw.
+        terms: how it is cut.
     """
-    length, width = sheet.supply.length, sheet.supply.width
-    cuts: list[SawCut] = []
-    board = Board(0, 0, length, width)
-    if trim:
-        codes = tuple(spot.code for spot in sheet.spots)
-        for way, size in ((CutWay.RIP, width - trim), (CutWay.CROSS, length - trim)):
-            for setting in (size, size - trim):
-                cuts.append(SawCut(way, setting, board, board, codes, CutKind.TRIM, fresh=setting != size))
-        board = Board(trim, trim, length - 2 * trim, width - 2 * trim)
-    tried = []
-    for first in (None, CutWay.RIP, CutWay.CROSS):
-        if first is None or len(parts_of(board, list(sheet.spots), kerf, first)) > 1:
-            made = _divide(board, list(sheet.spots), kerf, first, bool(sawing.stages))
-            rests = made.rests()
-            largest = max((rest.length * rest.width for rest in rests if worth_keeping(rest)), default=0)
-            # As few levels as were asked for; then the first cut decides how large a remainder stays in one piece.
-            levels = min(0, sawing.stages - made.depth) if sawing.stages else 0
-            tried.append((levels, largest, -made.count, made, rests))
-    *_, whole, rests = max(tried, key=lambda way: way[:3])
-    rests.sort(key=lambda rest: -rest.length * rest.width)
-    made_cuts = _in_levels(whole, kerf, board)
-    if sawing.over:
-        made_cuts = _roughed(made_cuts, whole, sawing)
-    return Cutting((*cuts, *made_cuts), tuple(rests))
+    drafts = walked(sheet, terms)
+    cuts = [_made(draft, i, sheet, terms) for i, draft in enumerate(_like_with_like(drafts, terms))]
+    before = [draft.stock.after for draft in drafts]
+    order = list(sheet.order)
+    if sorted(order) != list(range(len(cuts))) or not _possible(order, before):
+        order = _ordered([(cut, before[i], 0) for i, cut in enumerate(cuts)])
+    left = sorted(
+        (stock for draft in drafts for stock in (draft.kept, draft.rest)
+         if stock is not None and stock.what in (Becomes.KEEP, Becomes.SCRAP)),
+        key=lambda stock: -stock.board.area,
+    )  # fmt: skip
+    boards = tuple(stock.board for stock in left)
+    return Cutting(tuple(cuts[i] for i in order), boards, tuple(stock.name for stock in left))
 
 
-def _divide(board: Board, spots: list[Spot], kerf: int, first: CutWay | None = None, limited: bool = False) -> _Divided:
-    """Divide a board by parallel cuts until every piece is free.
+def together(plan: Plan, numbers: Sequence[int]) -> list[tuple[int, SawCut]]:
+    """Return the cuts of several sheets of a plan in an order in which they are cut as one batch.
+
+    Half-cut pieces wait, each with its name; every sheet's own cuts stay possible.
 
     Args:
-        board: the board.
-        spots: the pieces on it.
-        kerf: width of a cut.
-        first: the way of the first cuts, if it matters.
-        limited: whether the direction is to change as seldom as can be.
+        plan: the plan.
+        numbers: the sheets, from 0. A sheet that is begun stands first, in its own order.
+
+    Returns:
+        The number of a sheet, and a cut of it.
     """
-    if len(spots) == 1 and spots[0].reach == (board.length, board.width):
-        return _Divided(board, spots, None, [])
-    way, parts = max(
-        ((way, parts_of(board, spots, kerf, way)) for way in (CutWay.RIP, CutWay.CROSS)),
-        key=lambda found: (
-            found[0] is first,
-            -turns_of(found[1], kerf) if limited else 0,
-            sum(bool(inside) for _, inside in found[1]),
-            found[1][0][0] != board,
-            _largest_rest(found[1]),
-        ),
-    )
-    return _Divided(
-        board,
-        spots,
-        way,
-        [(part, _divide(part, inside, kerf, None, limited) if inside else None) for part, inside in parts],
-    )
+    sheets = tuple((plan.sheets[number], terms_of(plan, plan.sheets[number])) for number in numbers)
+    return [(numbers[at], cut) for at, cut in _together(sheets)]
 
 
-def _own_cuts(divided: _Divided, kerf: int, level: int, sheet: Board) -> list[SawCut]:
-    """Return the cuts that make the parts of one board, in order."""
-    rip, left, cuts = divided.way is CutWay.RIP, divided.board, []
-    for piece, inside in divided.parts:
-        setting = piece.width if rip else piece.length
-        if setting < (left.width if rip else left.length):
-            codes = tuple(spot.code for spot in inside.spots) if inside else ()
-            way = CutWay.RIP if rip else CutWay.CROSS
-            fresh = left.y != sheet.y if rip else left.x != sheet.x
-            cuts.append(SawCut(way, setting, left, piece, codes, CutKind.SIZE, level, fresh))
-            left = left_of(left, setting + kerf, rip)
-    return cuts
+@lru_cache(maxsize=64)
+def _together(sheets: tuple[tuple[CutSheet, Terms], ...]) -> tuple[tuple[int, SawCut], ...]:
+    rows: list[tuple[SawCut, int, int]] = []
+    found: list[tuple[int, SawCut]] = []
+    for number, (sheet, terms) in enumerate(sheets):
+        order = cutting(sheet, terms)
+        if sheet.order or len(sheets) == 1:
+            found += [(number, cut) for cut in order.cuts]
+            continue
+        own = sorted(order.cuts, key=lambda cut: cut.number)
+        before = [draft.stock.after for draft in walked(sheet, terms)]
+        base = len(rows)
+        rows += [(cut, at + base if at >= 0 else -1, number) for cut, at in zip(own, before, strict=True)]
+    return (*found, *((rows[i][2], rows[i][0]) for i in _ordered(rows)))
 
 
-def _in_levels(whole: _Divided, kerf: int, sheet: Board) -> list[SawCut]:
-    """Return all cuts level by level, equal settings one after another."""
-    found: list[SawCut] = []
-    boards, level = [whole], 0
-    while boards:
-        waiting = [cuts[::-1] for board in boards if (cuts := _own_cuts(board, kerf, level, sheet))]
-        now: tuple[CutWay, int] | None = None
-        while waiting:
-            heads = {(cuts[-1].way, cuts[-1].setting) for cuts in waiting}
-            if now not in heads:
-                now = max(heads, key=lambda head: (head[0] is CutWay.RIP, head[1]))
-            for cuts in waiting:
-                while cuts and (cuts[-1].way, cuts[-1].setting) == now:
-                    found.append(cuts.pop())
-            waiting = [cuts for cuts in waiting if cuts]
-        boards = [inside for board in boards for _, inside in board.parts if inside is not None]
-        level += 1
+# With what
+
+
+def _like_with_like(drafts: list[Draft], terms: Terms) -> list[tuple[Draft, With, tuple[Caution, ...]]]:
+    """Return every cut with what it is made with: equal settings with the same, where that can be."""
+    found = [(draft, *_by(draft, terms)) for draft in drafts]
+    for setting in {draft.setting for draft in drafts}:
+        alike = [i for i, row in enumerate(found) if row[0].setting == setting and row[1] is not With.LINE]
+        ways = Counter(found[i][1] for i in alike)
+        if len(ways) > 1:
+            for by in sorted(ways, key=lambda way: -ways[way]):
+                if all(by in _can(found[i][0], terms) for i in alike):
+                    for i in alike:
+                        found[i] = found[i][0], by, _cautions(found[i][0], by, terms)
+                    break
     return found
 
 
-def _roughed(cuts: list[SawCut], whole: _Divided, sawing: Sawing) -> list[SawCut]:
-    """Return the cuts with the first ones through the whole sheet made over size, and trued up before the rest.
+def _sizes(draft: Draft) -> tuple[int, int]:
+    """Return how long the cut is, and how wide what is cut is across it."""
+    board = draft.stock.board
+    return (board.length, board.width) if draft.way is CutWay.RIP else (board.width, board.length)
 
-    Over size takes room: as many cuts are rough as the waste at the end of the sheet allows, the others are cut
-    to the line.
+
+def _can(draft: Draft, terms: Terms) -> list[With]:
+    """Return what a cut can be made with safely; a line always can."""
+    limits, (long, _) = terms.sawing.limits, _sizes(draft)
+    board = draft.stock.board
+    if draft.kind is CutKind.ROUGH or (limits.heaviest is not None and board.area > limits.heaviest):
+        return [With.LINE]
+    can = [With.LINE]
+    opens = limits.fence is None or draft.setting <= limits.fence
+    room = limits.longest is None or long <= limits.longest
+    if opens and room and long >= limits.along and long >= draft.setting:
+        can.append(With.FENCE)
+    if limits.reach is None or long <= limits.reach:
+        can.append(With.STOP)
+    return can
+
+
+def _by(draft: Draft, terms: Terms) -> tuple[With, tuple[Caution, ...]]:
+    """Return what a cut is made with: the fence along a board, the stop across it, a line where neither can be."""
+    can, (long, across) = _can(draft, terms), _sizes(draft)
+    whole = draft.stock.name == "" and terms.sawing.by_line
+    wanted: tuple[With, ...] = (
+        (With.FENCE, With.STOP, With.LINE) if long >= across else (With.STOP, With.FENCE, With.LINE)
+    )
+    if draft.kind is CutKind.TRIM:
+        # What comes off a factory edge is measured from that edge; a stop a sheet's length away is of no use.
+        wanted = With.FENCE, With.LINE
+    by = With.LINE if whole else next(each for each in wanted if each in can)
+    return by, _cautions(draft, by, terms)
+
+
+def _cautions(draft: Draft, by: With, terms: Terms) -> tuple[Caution, ...]:
+    limits, (long, _) = terms.sawing.limits, _sizes(draft)
+    if by is With.FENCE:
+        return (Caution.PUSH_STICK,) if draft.setting < _STICK else ()
+    if by is With.STOP:
+        return (Caution.STOP_BLOCK,)
+    if draft.kind is CutKind.ROUGH or (draft.stock.name == "" and terms.sawing.by_line):
+        return ()
+    if limits.heaviest is not None and draft.stock.board.area > limits.heaviest:
+        return (Caution.HEAVY,)
+    if limits.fence is not None and draft.setting > limits.fence:
+        return (Caution.WIDE,)
+    return (Caution.SHORT_EDGE,) if long < max(draft.setting, limits.along) else ()
+
+
+def _made(row: tuple[Draft, With, tuple[Caution, ...]], number: int, sheet: CutSheet, terms: Terms) -> SawCut:
+    draft, by, cautions = row
+    gives = tuple(_given(stock) for stock in (draft.kept, draft.rest) if stock is not None)
+    edge = draft.stock.edges[draft.way][0 if draft.low else 1]
+    codes = tuple(spot.code for spot in sheet.spots if _within(spot.x, spot.y, draft.kept.board))
+    return SawCut(
+        draft.stock.name, draft.kind, draft.way, by, draft.setting, draft.stock.board, draft.low, edge,
+        gives, codes, draft.level, cautions, number,
+    )  # fmt: skip
+
+
+def _given(stock: Stock) -> Given:
+    return Given(stock.name, stock.board, stock.what, stock.spot)
+
+
+def _within(x: int, y: int, board: Board) -> bool:
+    return board.x <= x < board.x + board.length and board.y <= y < board.y + board.width
+
+
+# In which order
+
+_Setting = tuple[With, int]
+
+
+def _possible(order: Sequence[int], before: Sequence[int]) -> bool:
+    """Whether each cut comes after the one that gives its board."""
+    done: set[int] = {-1}
+    for number in order:
+        if before[number] not in done:
+            return False
+        done.add(number)
+    return True
+
+
+def _ordered(rows: Sequence[tuple[SawCut, int, int]]) -> list[int]:
+    """Return an order of cuts with few settings; each comes after the cut that gives its board.
+
+    A small beam of partial orders, compared by how often something has been set and how many settings are still to come.
+
+    Args:
+        rows: each cut, the number of the cut before it or -1, and the number of its sheet.
     """
-    own = [cut for cut in cuts if cut.level == 0]
-    rip = whole.way is CutWay.RIP
-    end, inside = whole.parts[-1] if whole.parts else (whole.board, None)
-    room = (end.width if rip else end.length) if inside is None else 0
-    count = min(room // sawing.over, sum(bool(cut.codes) for cut in own))
-    if sawing.rough_cuts is not None:
-        count = min(count, sawing.rough_cuts)
-    rough: list[SawCut] = []
-    true: list[SawCut] = []
-    for cut in own:
-        if cut.codes and len(true) < count:
-            rough.append(replace(cut, setting=cut.setting + sawing.over, kind=CutKind.ROUGH))
-            true.append(replace(cut, board=cut.kept, kind=CutKind.TRUE, fresh=True))
-        else:
-            rough.append(cut)
-    return [*rough, *true, *cuts[len(own) :]]
-
-
-def _turns(board: Board, spots: list[Spot], kerf: int) -> int:
-    """Return how many directions of cuts one after another free all pieces; waste at a single piece is not counted."""
-    if len(spots) < 2:
-        return 0
-    ways = (parts_of(board, spots, kerf, way) for way in (CutWay.RIP, CutWay.CROSS))
-    return 1 + min(turns_of(parts, kerf) for parts in ways)
-
-
-def turns_of(parts: list[tuple[Board, list[Spot]]], kerf: int) -> int:
-    """Return the most directions a part takes; many if these cuts take nothing apart."""
-    there = [(part, inside) for part, inside in parts if inside]
-    if len(there) < 2:
-        return 0 if len(there[0][1]) < 2 else _NEVER
-    return max(_turns(part, inside, kerf) for part, inside in there)
-
-
-def _largest_rest(parts: list[tuple[Board, list[Spot]]]) -> int:
-    return max((piece.length * piece.width for piece, inside in parts if not inside), default=0)
-
-
-def left_of(board: Board, taken: int, rip: bool) -> Board:
-    """Return what is left of a board when so much has been cut off its low side, kerf included."""
-    if rip:
-        return Board(board.x, board.y + taken, board.length, max(0, board.width - taken))
-    return Board(board.x + taken, board.y, max(0, board.length - taken), board.width)
-
-
-def parts_of(board: Board, spots: list[Spot], kerf: int, way: CutWay) -> list[tuple[Board, list[Spot]]]:
-    """Return the most parts that parallel cuts divide a board into; a rest has no spots."""
-    rip = way is CutWay.RIP
-    at, end = (board.y, board.y + board.width) if rip else (board.x, board.x + board.length)
-
-    def span(spot: Spot) -> tuple[int, int]:
-        start = spot.y if rip else spot.x
-        return start, start + spot.reach[1 if rip else 0]
-
-    groups: list[tuple[int, int, list[Spot]]] = []
-    for spot in sorted(spots, key=span):
-        low, high = span(spot)
-        if groups and low < groups[-1][1] + kerf:
-            first, reach, inside = groups[-1]
-            groups[-1] = (first, max(reach, high), [*inside, spot])
-        else:
-            groups.append((low, high, [spot]))
-    parts: list[tuple[Board, list[Spot]]] = []
-    for low, high, inside in groups:
-        if low > at:
-            parts.append((_slice(board, at, max(at, low - kerf), rip), []))
-        parts.append((_slice(board, low, high, rip), inside))
-        at = high + kerf
-    if at < end:
-        parts.append((_slice(board, at, end, rip), []))
-    return parts
-
-
-def _slice(board: Board, low: int, high: int, rip: bool) -> Board:
-    if rip:
-        return Board(board.x, low, board.length, high - low)
-    return Board(low, board.y, high - low, board.width)
+    keys: list[_Setting] = [(cut.by, cut.setting) for cut, _, _ in rows]
+    after: list[list[int]] = [[] for _ in rows]
+    first: list[int] = []
+    for i, (_, before, _) in enumerate(rows):
+        (after[before] if before >= 0 else first).append(i)
+    # What is cut early: what comes first on the way from whole sheets to pieces, one board after another.
+    rank = sorted(range(len(rows)), key=lambda i: (rows[i][0].level, rows[i][2], i))
+    place = {i: at for at, i in enumerate(rank)}
+    start: tuple[list[int], frozenset[int], Counter[_Setting]] = [], frozenset(first), Counter(keys)
+    beam = [(0, 0, start)]
+    wide = max(1, min(_BEAM, _WORK // (1 + len(rows))))
+    while beam:
+        found: dict[
+            frozenset[int], tuple[tuple[int, int, int], tuple[list[int], frozenset[int], Counter[_Setting]]]
+        ] = {}
+        for count, early, (made, ready, left) in beam:
+            if not ready:
+                return made
+            for key in {keys[i] for i in ready}:
+                now, open_ = list(made), set(ready)
+                remaining = left.copy()
+                waiting = sorted((i for i in ready if keys[i] == key), key=lambda i: place[i])
+                while waiting:
+                    i = waiting.pop(0)
+                    now.append(i)
+                    open_.discard(i)
+                    remaining[key] -= 1
+                    for inner in after[i]:
+                        open_.add(inner)
+                        if keys[inner] == key:
+                            waiting.append(inner)
+                if not remaining[key]:
+                    del remaining[key]
+                worth_ = count + 1 + len(remaining), early + place[now[len(made)]] * (len(rows) - len(made)), -len(now)
+                # What lies open says what has been done: cuts form a tree.
+                state = frozenset(open_)
+                if state not in found or worth_ < found[state][0]:
+                    found[state] = worth_, (now, state, remaining)
+        ranked = sorted(found.values(), key=lambda row: row[0])[:wide]
+        beam = [(worth_[0] - len(state[2]), worth_[1], state) for worth_, state in ranked]
+    return []

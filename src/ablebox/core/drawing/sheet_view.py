@@ -3,24 +3,29 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 
 from ..cuts.apart import Loose, after
+from ..cuts.divide import Board, CutWay
 from ..cuts.plan import CutSheet, Plan
-from ..cuts.saw_order import Board, CutKind, CutWay, SawCut, cuts_of, worth_keeping
+from ..cuts.saw_cut import Becomes, Cutting, SawCut
+from ..cuts.saw_order import cuts_of, terms_of
 from ..lengths import TICKS_PER_MM, Length
 from ..parts.listing import Part
 from ..units import Units
+from .cut_words import kind_words
 from .palette import tint
 from .shapes import Area, Circle, Dimension, Drawing, Label, Path
 from .sheet_marks import Marks
 
 NOTHING = Marks()
+#: Scrap narrower than this, in ticks, is dust or a thin strip: it is not drawn once it is cut off.
+_SLIVER = 25 * TICKS_PER_MM
 
 
 def sheet_view(
     plan: Plan, sheet: CutSheet, parts: Mapping[str, Part], units: Units, grained: bool, small: bool = False,
-    done: int = 0, marks: Marks = NOTHING,
+    done: int = 0, marks: Marks = NOTHING, cuts: Sequence[SawCut] | None = None,
 ) -> Drawing:  # fmt: skip
     """Return a sheet, its length to the right.
 
@@ -33,23 +38,28 @@ def sheet_view(
         small: leave words and dimensions away.
         done: how many cuts are made: what they free is pulled apart, and the next one is drawn.
         marks: what is pinned, kept and taken up.
+        cuts: its cuts in the order they are made, if not one sheet after another.
     """
     length, width = sheet.supply.length / TICKS_PER_MM, sheet.supply.width / TICKS_PER_MM
     drawing = Drawing(sheet.supply.code)
     order = cuts_of(plan, sheet)
+    least = terms_of(plan, sheet).sawing.least
     whole = Board(0, 0, sheet.supply.length, sheet.supply.width)
-    boards = after(order, done, plan.problem.kerf) or [Loose(whole)]
+    cuts = order.cuts if cuts is None else cuts
+    boards = after(cuts[:done], whole) or [Loose(whole)]
     for loose in boards:
+        if loose.what is Becomes.SCRAP and min(loose.board.length, loose.board.width) < _SLIVER:
+            continue
         x, y = (loose.board.x + loose.dx) / TICKS_PER_MM, (loose.board.y + loose.dy) / TICKS_PER_MM
         dx, dy = loose.board.length / TICKS_PER_MM, loose.board.width / TICKS_PER_MM
         drawing.add(Area(x, y, dx, dy, "card", "quiet", 0.9, "" if small else "hatch"))
     for rest in order.rests:
-        if rest in marks.keep or (worth_keeping(rest) and rest not in marks.scrap):
-            _rest(drawing, _pulled(rest, boards), units, small)
+        if rest in marks.keep or (min(rest.length, rest.width) >= least and rest not in marks.scrap):
+            _rest(drawing, _pulled(rest, boards), units, small, order.name_of(rest))
         if rest == marks.rest and not small:
             x, y, dx, dy = (t / TICKS_PER_MM for t in (rest.x, rest.y, rest.length, rest.width))
             drawing.add(Area(x, y, dx, dy, "", "select", 2.2))
-    for spot in sheet.spots:
+    for number, spot in enumerate(sheet.spots):
         dx, dy = (reach / TICKS_PER_MM for reach in spot.reach)
         at = _pulled(Board(spot.x, spot.y, *spot.reach), boards)
         x, y = at.x / TICKS_PER_MM, at.y / TICKS_PER_MM
@@ -57,13 +67,15 @@ def sheet_view(
         pattern = ("grain-x" if grained else "") if not small else ""
         drawing.add(Area(x, y, dx, dy, tint(part.case), "ink", 0.6 if small else 1.2, pattern, f"part:{part.code}"))
         if not small:
-            _words(drawing, part, x, y, dx, dy, units)
+            _words(drawing, part, x, y, dx, dy, units, order.strip_of(number))
         if spot in marks.pinned:
             _pin(drawing, x, y, dx, dy, small)
         if spot == marks.chosen and not small:
             drawing.add(Area(x, y, dx, dy, "", "select", 2.2))
-    if done and done < len(order.cuts):
-        _next_cut(drawing, order.cuts[done], boards, units)
+    if not small:
+        _strip_names(drawing, order, boards, done)
+    if done and done < len(cuts):
+        _next_cut(drawing, cuts[done], boards, units)
     if not small and not done:
         drawing.add(
             Dimension(True, 0, length, width, 1.0, units.write(Length(sheet.supply.length))),
@@ -79,51 +91,71 @@ def _pulled(board: Board, boards: list[Loose]) -> Board:
 
 
 def _next_cut(drawing: Drawing, cut: SawCut, boards: list[Loose], units: Units) -> None:
-    """Draw the cut that is made next, and what the fence is set to."""
-    board = _pulled(cut.board, boards)
-    rip = cut.way is CutWay.RIP
-    x, y = board.x / TICKS_PER_MM, board.y / TICKS_PER_MM
-    at = cut.setting / TICKS_PER_MM
-    ends = (
-        ((x - 40, y + at), (x + board.length / TICKS_PER_MM + 40, y + at))
-        if rip
-        else ((x + at, y - 40), (x + at, y + board.width / TICKS_PER_MM + 40))
-    )
-    words = f"{_WORDS[cut.kind] or ('Rip' if rip else 'Crosscut')} at {units.write(Length(cut.setting))}"
+    """Draw the cut that is made next where its kerf touches what is kept, and what is set."""
+    on = next((each for each in boards if each.holds(cut.board.x, cut.board.y)), Loose(cut.board))
+    x, y, at = (t / TICKS_PER_MM for t in (cut.board.x + on.dx, cut.board.y + on.dy, cut.at))
+    if cut.way is CutWay.RIP:
+        at += on.dy / TICKS_PER_MM
+        ends = (x - 40, at), (x + cut.board.length / TICKS_PER_MM + 40, at)
+    else:
+        at += on.dx / TICKS_PER_MM
+        ends = (at, y - 40), (at, y + cut.board.width / TICKS_PER_MM + 40)
+    words = f"{kind_words(cut)} at {units.write(Length(cut.setting))}"
     drawing.add(Path(ends, "select", 3.0))
     # On the line itself, near its middle, where nothing but the cut has to be read.
     middle = (ends[0][0] + ends[1][0]) / 2, (ends[0][1] + ends[1][1]) / 2
     drawing.add(Label(*middle, words, 12, "middle", "select", True, ground="card"))
 
 
-#: How a cut is called that is neither a rip nor a crosscut to size.
-_WORDS = {CutKind.TRIM: "Trim", CutKind.ROUGH: "Rough cut", CutKind.TRUE: "True up", CutKind.SIZE: ""}
+def _strip_names(drawing: Drawing, order: Cutting, boards: list[Loose], done: int) -> None:
+    """Write the name of each strip at its low corner, outside the first ones, so that no figure is covered."""
+    named: dict[str, Board] = {}
+    for cut in order.cuts:
+        for given in cut.gives:
+            if given.what is Becomes.STRIP and given.strip:
+                named.setdefault(given.strip, given.board)
+    for name, board in named.items():
+        if name.isdigit() and not done:
+            across = board.x == order.cuts[0].board.x
+            x, y = board.x / TICKS_PER_MM, board.y / TICKS_PER_MM
+            middle = board.width / 2 / TICKS_PER_MM if across else board.length / 2 / TICKS_PER_MM
+            place = (-26.0, y + middle) if across else (x + middle, -26.0)
+            drawing.add(Label(*place, name, 11, "middle", "quiet", True))
 
 
 #: A piece narrower than this, in mm, has its code written upwards.
 _NARROW = 130.0
 
 
-def _words(drawing: Drawing, part: Part, x: float, y: float, dx: float, dy: float, units: Units) -> None:
+def _words(drawing: Drawing, part: Part, x: float, y: float, dx: float, dy: float, units: Units, strip: str) -> None:
     size = f"{units.write(part.cut_length.length)} × {units.write(part.cut_width.length)}"
     middle_x, middle_y = x + dx / 2, y + dy / 2
     hot = f"part:{part.code}"
     if dx < _NARROW and dy > 2 * _NARROW:
-        words = f"{part.code}  {size}"
+        words = f"{part.code} · {strip}  {size}"
         drawing.add(Label(middle_x, middle_y, words, 10, bold=True, hot=hot, upright=True, within=dy, short=part.code))
     elif dy > 190:
         drawing.add(
-            Label(middle_x, middle_y, part.code, 12, bold=True, shift=(0, 15), hot=hot, within=dx),
+            Label(
+                middle_x,
+                middle_y,
+                f"{part.code}  ·  {strip}" if strip else part.code,
+                12,
+                bold=True,
+                shift=(0, 15),
+                hot=hot,
+                within=dx,
+                short=part.code,
+            ),
             Label(middle_x, middle_y, part.name, 10, within=dx),
             Label(middle_x, middle_y, size, 10, shift=(0, -15), within=dx),
         )
     elif dx > 420 and dy > 45:
-        drawing.add(Label(middle_x, middle_y, f"{part.code}  {part.name}  {size}", 10, bold=True, hot=hot, within=dx))
-        if dx < 700:
-            drawing.items.pop()
-            drawing.add(Label(middle_x, middle_y, f"{part.code}  {size}", 10, bold=True, hot=hot, within=dx))
+        words = f"{part.code} · {strip}  {part.name}  {size}" if dx >= 700 else f"{part.code} · {strip}  {size}"
+        drawing.add(Label(middle_x, middle_y, words, 10, bold=True, hot=hot, within=dx, short=part.code))
     else:
-        drawing.add(Label(middle_x, middle_y, part.code, 10, bold=True, hot=hot, within=dx))
+        words = f"{part.code} · {strip}"
+        drawing.add(Label(middle_x, middle_y, words, 10, bold=True, hot=hot, within=dx, short=part.code))
 
 
 def _pin(drawing: Drawing, x: float, y: float, dx: float, dy: float, small: bool) -> None:
@@ -138,7 +170,7 @@ def _pin(drawing: Drawing, x: float, y: float, dx: float, dy: float, small: bool
     )
 
 
-def _rest(drawing: Drawing, rest: Board, units: Units, small: bool) -> None:
+def _rest(drawing: Drawing, rest: Board, units: Units, small: bool, name: str) -> None:
     x, y, dx, dy = (t / TICKS_PER_MM for t in (rest.x, rest.y, rest.length, rest.width))
     drawing.add(Area(x, y, dx, dy, "settled-wash", "settled", 0.6 if small else 1.0, "" if small else "dots"))
     if small:
@@ -146,8 +178,8 @@ def _rest(drawing: Drawing, rest: Board, units: Units, small: bool) -> None:
     size = f"{units.write(Length(rest.length))} × {units.write(Length(rest.width))}"
     if dy > 190 and dx > 230:
         drawing.add(
-            Label(x + dx / 2, y + dy / 2, "keep", 12, colour="settled", bold=True, shift=(0, 8), within=dx),
+            Label(x + dx / 2, y + dy / 2, f"keep {name}", 12, colour="settled", bold=True, shift=(0, 8), within=dx),
             Label(x + dx / 2, y + dy / 2, size, 10, colour="settled", shift=(0, -8), within=dx),
         )
     elif dx > 420:
-        drawing.add(Label(x + dx / 2, y + dy / 2, f"keep  {size}", 10, colour="settled", bold=True, within=dx))
+        drawing.add(Label(x + dx / 2, y + dy / 2, f"keep {name}  {size}", 10, colour="settled", bold=True, within=dx))

@@ -3,17 +3,24 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 
+from ..cuts.divide import Board
 from ..cuts.plan import CutSheet, Plan
-from ..cuts.saw_order import CutKind, Cutting, CutWay, SawCut, cuts_of, worth_keeping
+from ..cuts.saw_cut import SawCut
+from ..cuts.saw_order import cuts_of, terms_of
+from ..drawing.cut_words import edge_words, gives_words, kind_words, sheet_notes, what_words
 from ..drawing.replay import fitted, replay
 from ..drawing.sheet_view import sheet_view
 from ..lengths import Length
 from ..parts.listing import Part
 from ..parts.words import edges, grain
+from ..shop.batches import order_of
 from ..shop.boards import board_plans
 from ..shop.made import goods_words
+from ..shop.on_sheets import pieces_in
+from ..shop.rests import kept
+from ..stock import SawStyle
 from .board_words import rip_words
 from .fence_list import fence_rows, store_lines
 from .pages import EDGE, Pages
@@ -44,19 +51,33 @@ def _cut_row(book: Pages, part: Part) -> tuple[str, ...]:
     )  # fmt: skip
 
 
+#: Which way the show face lies: a blade tears where it leaves the wood (common practice).
+_FACE = {
+    SawStyle.TRACK: "down under the track saw, up on the table saw",
+    SawStyle.STORE: "down under a hand-held saw, up on the table saw",
+}
+
+
 def sheet_page(book: Pages, code: str, plan: Plan, sheet: CutSheet, number: int) -> None:
     """Draw a sheet to scale with its cuts in order."""
     goods = book.made.project.rack.sheet_goods(code)
     saw = book.made.project.rack.saw
-    under = f"kerf {book.write(saw.kerf)} · trim {book.write(saw.trim)} · {sheet.used:.0%} used"
+    terms = terms_of(plan, sheet)
+    under = f"kerf {book.write(Length(terms.kerf))} · trim {book.write(Length(terms.trim))} · {sheet.used:.0%} used"
+    under += f" · show face {_FACE.get(saw.style, 'up')}"
     if goods.grained:
         under += " · grain runs left to right"
-    book.start(f"{goods.name}, sheet {number} of {len(plan.sheets)}", under)
+    title = f"{goods.name}, sheet {plan.numbers[number - 1]}"
+    book.start(f"{title} of {len(plan.sheets)}", under)
     by_code = {part.code: part for part in book.made.parts}
     view = sheet_view(plan, sheet, by_code, book.made.units, goods.grained)
-    order = cuts_of(plan, sheet)
+    names = pieces_in(book.made, code, plan)[number - 1]
+    cuts = order_of(book.made, plan, number - 1)
     replay(view, book.canvas, fitted(view, EDGE, book.y, book.width - 2 * EDGE - 200, book.height - book.y - EDGE))
-    _cuts(book, order, f"{goods.name}, sheet {number}")
+    rests = [rest for rest in cuts_of(plan, sheet).rests if kept(book.made.project, code, rest)]
+    _cuts(
+        book, cuts, names, [*sheet_notes(plan, sheet, cuts), *(_keep(book, plan, sheet, rest) for rest in rests)], title
+    )
 
 
 def board_pages(book: Pages) -> None:
@@ -81,48 +102,39 @@ def board_pages(book: Pages) -> None:
         book.y += 6
 
 
-def _cuts(book: Pages, order: Cutting, title: str) -> None:
+def _keep(book: Pages, plan: Plan, sheet: CutSheet, rest: Board) -> str:
+    size = f"{book.write(Length(rest.length))} × {book.write(Length(rest.width))}"
+    return f"Keep {cuts_of(plan, sheet).name_of(rest)}: {size}"
+
+
+def _cuts(book: Pages, cuts: Sequence[SawCut], names: Sequence[str], notes: Sequence[str], title: str) -> None:
     x = book.width - EDGE - 185
     book.heading(x, "Cuts, in order")
-    lines = [_cut_words(book, i, cut) for i, cut in enumerate(order.cuts, start=1)]
-    kept = [rest for rest in order.rests if worth_keeping(rest)]
-    lines += [f"Keep {book.write(Length(r.length))} × {book.write(Length(r.width))}" for r in kept]
-    for text in lines:
-        if book.y + 12 > book.height - EDGE:
+    lines = [_cut_words(book, i, cut, names) for i, cut in enumerate(cuts, start=1)]
+    for text in (*lines, *notes):
+        if book.y + 24 > book.height - EDGE:
             book.start(f"{title}, cuts continued")
             x = EDGE
         book.words(x, text, 185 if x > EDGE else book.width - 2 * EDGE, 8.5)
 
 
-def _cut_words(book: Pages, number: int, cut: SawCut) -> str:
-    way = "rip" if cut.way is CutWay.RIP else "crosscut"
+def _cut_words(book: Pages, number: int, cut: SawCut, names: Sequence[str]) -> str:
+    gives = gives_words(cut, names)
+    tail = f": {gives}" if gives else ""
     at = book.write(Length(cut.setting))
-    if cut.trim:
-        return f"{number}. Trim: {way} at {at}"
-    codes = list(dict.fromkeys(cut.codes))
-    keeps = ", ".join(codes[:4]) + (f" and {len(codes) - 4} more" if len(codes) > 4 else "") if codes else "a rest"
-    if cut.kind is CutKind.ROUGH:
-        return f"{number}. Rough {way} at {at}, over size: {keeps}"
-    if cut.kind is CutKind.TRUE:
-        return f"{number}. True up to {at}: {keeps}"
-    return f"{number}. {way.capitalize()} at {at}: {keeps}"
+    return f"{number}. {kind_words(cut)} {what_words(cut)} at {at}, {edge_words(cut)}{tail}"
 
 
 def fence_list_pages(book: Pages, plans: Mapping[str, Plan]) -> None:
-    """Every fence setting of a kind of sheet once, with the sheets it is for: what to cut in one go."""
+    """Every setting of a kind of sheet in the order of work, with what is cut at it."""
     title = "Fence list"
-    book.start(title, "Each setting once for all sheets of a kind: level by level, so that the fence moves least.")
+    book.start(title, "What is set, in the order of work, until something else is set; strips by sheet and name.")
     for code, plan in plans.items():
-        rows = fence_rows(plan)
+        rows = fence_rows(book.made, code, plan)
         book.room_for(60, title)
         book.heading(EDGE, f"{book.made.project.rack.sheet_goods(code).name}: {len(rows)} settings for all sheets")
-        level = -1
         for row in rows:
             book.room_for(30, title)
-            if row.level != level:
-                level = row.level
-                words = ("through whole sheets", "through what that came to", "after that")[min(level, 2)]
-                book.words(EDGE, f"Cuts {words}", book.width - 2 * EDGE, 9, "quiet")
             book.words(EDGE, row.words(book.write), book.width - 2 * EDGE, 9.5)
         book.y += 6
 

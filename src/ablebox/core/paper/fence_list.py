@@ -1,77 +1,77 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""The fence settings of all sheets of a kind, each once; and the cuts a store is asked for."""
+"""The settings of all sheets of a kind in the order of work, each with what is cut at it; and the cuts a store is asked for."""
 
 from __future__ import annotations
 
-from collections import Counter
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass
 
 from ..cuts.plan import Plan
-from ..cuts.saw_order import CutKind, CutWay, cuts_of
+from ..cuts.saw_cut import CutKind, SawCut, With
+from ..cuts.saw_order import cuts_of
+from ..drawing.cut_words import edge_words, gives_words, kind_words
 from ..lengths import Length
+from ..shop.batches import in_order
 from ..shop.made import Made
+from ..shop.on_sheets import pieces_in
 from ..stock import SawStyle
 
-_KINDS = {CutKind.ROUGH: 0, CutKind.TRUE: 1, CutKind.SIZE: 2}
+_BY = {With.FENCE: "fence", With.STOP: "stop", With.LINE: "line"}
 
 
 @dataclass(frozen=True, slots=True)
 class FenceRow:
-    """One setting.
+    """One setting, until something else is set.
 
     Args:
-        kind: what the cuts are for.
-        way: which way they run.
-        level: how often the direction has changed before.
-        setting: in ticks.
-        sheets: how many such cuts each sheet needs, by its number.
+        by: what is set.
+        setting: to how much, in ticks.
+        cuts: what is cut at it: the sheet's number, the first cut's number in the order of work, the cut, and what it gives.
     """
 
-    kind: CutKind
-    way: CutWay
-    level: int
+    by: With
     setting: int
-    sheets: Mapping[int, int]
+    cuts: tuple[tuple[int, int, SawCut, str], ...]
 
     def words(self, write: Callable[[Length], str]) -> str:
         """Return the row as a line."""
-        way = "Rip" if self.way is CutWay.RIP else "Crosscut"
-        if self.kind in (CutKind.ROUGH, CutKind.TRUE):
-            way = f"{self.kind.value.capitalize()}, {way.lower()}"
-        where = ", ".join(
-            f"{number}" + (f" ({times} times)" if times > 1 else "") for number, times in self.sheets.items()
-        )
-        return f"{way} at {write(Length(self.setting))}: sheet{'s' if len(self.sheets) > 1 else ''} {where}"
+        return f"{_BY[self.by].capitalize()} at {write(Length(self.setting))}: {'; '.join(self.each())}"
+
+    def each(self) -> list[str]:
+        """Return every cut at it in a few words, its strip by sheet and name."""
+        found = []
+        for number, n, cut, gives in self.cuts:
+            strip = f"{number}.{cut.strip}" if cut.strip else f"sheet {number}"
+            found.append(f"{n} {kind_words(cut).lower()} {strip}, {edge_words(cut)}" + (f": {gives}" if gives else ""))
+        return found
 
 
-def fence_rows(plan: Plan) -> list[FenceRow]:
-    """Return every setting of a plan once, in an order in which all sheets can be cut together; trim cuts left out."""
-    found: dict[tuple[int, int, bool, int], tuple[CutKind, CutWay, Counter[int]]] = {}
-    for number, sheet in enumerate(plan.sheets, start=1):
-        for cut in cuts_of(plan, sheet).cuts:
-            if not cut.trim:
-                key = cut.level, _KINDS[cut.kind], cut.way is CutWay.CROSS, -cut.setting
-                found.setdefault(key, (cut.kind, cut.way, Counter()))[2][number] += 1
-    return [
-        FenceRow(kind, way, key[0], -key[3], dict(sorted(counts.items())))
-        for key, (kind, way, counts) in sorted(found.items(), key=lambda row: row[0])
-    ]
+def fence_rows(made: Made, code: str, plan: Plan) -> list[FenceRow]:
+    """Return every setting of a plan in the order in which its sheets are cut."""
+    names, numbers = pieces_in(made, code, plan), plan.numbers
+    rows: list[FenceRow] = []
+    for n, (at, cut) in enumerate(in_order(made, plan), start=1):
+        row = (numbers[at], n, cut, gives_words(cut, names[at]))
+        if rows and (rows[-1].by, rows[-1].setting) == (cut.by, cut.setting):
+            rows[-1] = FenceRow(cut.by, cut.setting, (*rows[-1].cuts, row))
+        else:
+            rows.append(FenceRow(cut.by, cut.setting, (row,)))
+    return rows
 
 
 def store_lines(made: Made, plans: Mapping[str, Plan]) -> list[str]:
-    """Return what to ask the store for, sheet by sheet; nothing where it makes no cuts."""
+    """Return what to ask the store for, sheet by sheet, each piece by its name; nothing where it makes no cuts."""
     if made.project.rack.saw.style is not SawStyle.STORE:
         return []
     lines = []
     for code, plan in plans.items():
         name = made.project.rack.sheet_goods(code).name
-        for number, sheet in enumerate(plan.sheets, start=1):
+        for number, sheet in zip(plan.numbers, plan.sheets, strict=True):
             cuts = [cut for cut in cuts_of(plan, sheet).cuts if cut.kind is CutKind.ROUGH]
             asked = [
-                f"{'along' if cut.way is CutWay.RIP else 'across'} the sheet at {made.units.write(Length(cut.setting), True)}"
+                f"{kind_words(cut).lower()} at {made.units.write(Length(cut.setting), True)}, write {number}.{cut.gives[0].strip} on it"
                 for cut in cuts
             ]
             if asked and not sheet.supply.offcut:
-                lines.append(f"{name}, sheet {number}: {', then '.join(asked)}")
+                lines.append(f"{name}, sheet {number}: {'; then '.join(asked)}")
     return lines

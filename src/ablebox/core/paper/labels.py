@@ -12,8 +12,9 @@ from dataclasses import dataclass
 
 import segno
 
+from ..cuts.divide import Board
 from ..cuts.plan import Plan
-from ..cuts.saw_order import Board, cuts_of
+from ..cuts.saw_order import cuts_of
 from ..jigs.blocks import JIG
 from ..lengths import Length
 from ..parts.listing import Part

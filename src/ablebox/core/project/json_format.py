@@ -15,6 +15,9 @@ Format history (see docs/file-format.md):
    boards that go on before several cases; how high and how deep a reading was taken; islands.
 6. How far apart the shop sets fasteners; heights and holes of slides; packets; spacer blocks that are kept.
 7. The register of the codes given to pieces, and which of them are printed.
+8. Strips that say where they are.
+9. Trims of two edges or four, how deep the saw crosscuts, the least offcut, sheets cut in batches; how a sheet was when it
+   was begun.
 """
 
 from __future__ import annotations
@@ -38,7 +41,7 @@ from .limits import LONGEST, MOST_DIGITS, MOST_IN_ONE, MOST_MEMBERS, too_much
 from .tree import Project
 from .upgrades import upgraded
 
-FORMAT, VERSION = "ablebox", 8
+FORMAT, VERSION = "ablebox", 9
 
 _INCH, _MM = Units(System.INCH), Units(System.MM)
 _SCHOOL_NAMES = {record: name for schools in SCHOOLS.values() for name, record in schools.items()}

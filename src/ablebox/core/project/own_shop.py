@@ -20,7 +20,7 @@ from .construction import Construction
 from .json_format import read_tree, record_from, record_text
 from .upgrades import upgraded_shop
 
-FORMAT, VERSION = "ablebox-shop", 6
+FORMAT, VERSION = "ablebox-shop", 7
 
 
 @dataclass(frozen=True, slots=True)

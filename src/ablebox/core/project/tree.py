@@ -58,6 +58,25 @@ class HeldPiece:
 
 
 @dataclass(frozen=True, slots=True)
+class Begun:
+    """How a sheet was when its first cut was made: it stays so until it is cut.
+
+    Args:
+        saw: the saw.
+        thickness: of the sheet.
+        number: of the sheet.
+        order: its cuts in order, as numbers of the cuts that free its pieces.
+        pinned: which of its pieces were pinned, from 0, should all cuts be taken back.
+    """
+
+    saw: Saw
+    thickness: Length
+    number: int
+    order: tuple[int, ...]
+    pinned: tuple[int, ...]
+
+
+@dataclass(frozen=True, slots=True)
 class HeldSheet:
     """A sheet on which pieces stay where they are, because they were put there or because it is being cut.
 
@@ -68,6 +87,7 @@ class HeldSheet:
         offcut: whether it is an offcut.
         pieces: what lies on it for certain.
         cuts: how many of its cuts are made; above 0 nothing is added to it any more.
+        begun: how it was when it was begun; ``None`` if it was not.
     """
 
     goods: str
@@ -76,6 +96,7 @@ class HeldSheet:
     offcut: bool
     pieces: tuple[HeldPiece, ...]
     cuts: int = 0
+    begun: Begun | None = None
 
     def __post_init__(self) -> None:
         if not self.pieces or self.cuts < 0:
@@ -307,7 +328,7 @@ def first_rack(system: System) -> Rack:
                 Edging("veneer", "iron-on veneer", millimetres("0.5"), False),
                 Edging("solid", "solid strip 1/8", inches("1/8"), True),
             ),
-            Saw(inches("1/8"), inches("1/4")),
+            Saw(inches("1/8"), inches("1/4"), four=False),
             first_boards(system),
         )
     sheet = Sheet(millimetres(2440), millimetres(1220))
@@ -322,7 +343,7 @@ def first_rack(system: System) -> Rack:
             Edging("veneer", "iron-on veneer", millimetres("0.5"), False),
             Edging("band", "ABS band 1 mm", millimetres(1), True),
         ),
-        Saw(millimetres("3.2"), millimetres(6)),
+        Saw(millimetres("3.2"), millimetres(6), four=False, least=millimetres(100)),
         first_boards(system),
     )
 

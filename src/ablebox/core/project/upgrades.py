@@ -46,6 +46,8 @@ def upgraded_shop(shop: Any, version: int) -> Any:
         shop = _to_6(shop)
     if version < 6 and isinstance(shop.get("presets"), dict):
         shop["presets"] = {name: _flaps_to_7(_back_to_7(way)) for name, way in shop["presets"].items()}
+    if version < 7:
+        shop = _to_9(shop)
     for name in ("done", "held", "rests", "loose", "spaces", "strips"):
         shop.pop(name, None)
     return shop
@@ -365,4 +367,15 @@ def _to_8(project: dict[str, Any]) -> dict[str, Any]:
 
 _SITS = {"crown": "over", "light rail": "under"}
 
-_STEPS = (_to_2, _to_3, _to_4, _to_5, _to_6, _to_7, _to_8)
+
+def _to_9(project: dict[str, Any]) -> dict[str, Any]:
+    """To saws that trim two edges or four, and sheets that stay as they were begun; old files keep four."""
+    rack = project.get("rack")
+    if isinstance(rack, dict) and isinstance(rack.get("saw"), dict):
+        project["rack"] = {**rack, "saw": {**rack["saw"], "four": True, "reach": None, "least": "4 in", "batch": 1}}
+    if isinstance(project.get("held"), list):
+        project["held"] = [{**each, "begun": None} if isinstance(each, dict) else each for each in project["held"]]
+    return project
+
+
+_STEPS = (_to_2, _to_3, _to_4, _to_5, _to_6, _to_7, _to_8, _to_9)

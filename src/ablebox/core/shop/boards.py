@@ -3,10 +3,12 @@
 
 from __future__ import annotations
 
+from ..cuts.problem import Limits, Sawing, Terms
 from ..cuts.rips import Plank, RipPlan, Wanted, plan_rips
 from ..lengths import Length, inches
 from ..stock import Board, BoardGoods
 from .made import Made
+from .sawing import ALONG, USUAL_FENCE, USUAL_REACH
 
 #: What each end of a board loses to checks (common practice).
 END_LOSS = inches(1)
@@ -26,6 +28,16 @@ def board_plans(made: Made) -> list[tuple[BoardGoods, RipPlan]]:
             planks = [plank for board in goods.boards for plank in _planks(board)]
             found.append((goods, plan_rips(wanted, planks, kerf)))
     return found
+
+
+def board_terms(made: Made) -> Terms:
+    """Return how boards are cut: as the saw cuts sheets, without what counts for whole sheets only."""
+    saw = made.project.rack.saw
+    opens, reach = (saw.opens or USUAL_FENCE).ticks, (saw.reach or USUAL_REACH).ticks
+    sawing = Sawing(
+        limits=Limits(opens, reach, ALONG.ticks, saw.longest.ticks if saw.longest else None), least=saw.least.ticks
+    )
+    return Terms(saw.kerf.ticks, 0, True, sawing)
 
 
 def _planks(board: Board) -> list[Plank]:

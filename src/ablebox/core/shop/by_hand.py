@@ -6,9 +6,11 @@ from __future__ import annotations
 from ..cuts.moving import moved, turned
 from ..cuts.plan import Plan
 from ..cuts.problem import Spot
-from ..project.tree import Project
-from .held import hold, own_sheet
+from ..project.tree import Begun, Project
+from .batches import order_of
+from .held import hold, own_sheet, places_on
 from .made import Made
+from .on_sheets import places_in
 
 
 def pinned(made: Made, code: str, plan: Plan, number: int, spot: Spot, pin: bool) -> Project:
@@ -24,13 +26,26 @@ def pinned(made: Made, code: str, plan: Plan, number: int, spot: Spot, pin: bool
     """
     own = own_sheet(made.holdings[code].sheets, plan, number)
     there = [each for each in _fast(plan, number) if each != spot] + ([spot] if pin else [])
-    return hold(made.project, made.parts, code, plan.sheets[number - 1], own, there)
+    return hold(made.project, code, plan.sheets[number - 1], _places(made, code, plan, number), own, there)
 
 
 def cuts_made(made: Made, code: str, plan: Plan, number: int, cuts: int) -> Project:
-    """Return the project with so many cuts of a sheet made: all its pieces are held; with none it is free again."""
+    """Return the project with so many cuts of a sheet made: all its pieces are held, and it stays as it was begun.
+
+    With none it is free again, but for what was pinned before.
+    """
     own, sheet = own_sheet(made.holdings[code].sheets, plan, number), plan.sheets[number - 1]
-    return hold(made.project, made.parts, code, sheet, own, sheet.spots if cuts else (), cuts)
+    places, begun = _places(made, code, plan, number), own.begun if own is not None else None
+    if not cuts:
+        pinned = sheet.spots if begun is None else tuple(sheet.spots[i] for i in begun.pinned)
+        return hold(made.project, code, sheet, places, own, pinned if begun is not None else ())
+    if begun is None:
+        fast = set(_fast(plan, number))
+        at = tuple(i for i, spot in enumerate(sheet.spots) if spot in fast)
+        order = tuple(cut.number for cut in order_of(made, plan, number - 1))
+        rack = made.project.rack
+        begun = Begun(rack.saw, rack.sheet_goods(code).thickness, plan.numbers[number - 1], order, at)
+    return hold(made.project, code, sheet, places, own, sheet.spots, cuts, begun)
 
 
 def put_down(
@@ -57,9 +72,20 @@ def put_down(
     if number != to and spot in _fast(plan, number):
         project = pinned(made, code, plan, number, spot, False)
     own = own_sheet(sheets, plan, to)
-    sheet = next(each for each in after.sheets if put in each.spots)
+    at = next(i for i, each in enumerate(after.sheets) if put in each.spots)
     there = [each for each in _fast(plan, to) if each != spot]
-    return hold(project, made.parts, code, sheet, own, [*there, put]), after, put
+    owns = [own_sheet(sheets, plan, each) for each in range(1, len(plan.sheets) + 1)]
+    before = places_in(made, code, plan)[number - 1][plan.sheets[number - 1].spots.index(spot)]
+    if number != to and len(plan.sheets[number - 1].spots) == 1:
+        # Nothing is left on the sheet it comes from.
+        del owns[number - 1]
+    owns += [None] * (len(after.sheets) - len(owns))
+    places = places_on(made.project, made.parts, after.sheets, owns, {put: before})[at]
+    return hold(project, code, after.sheets[at], places, own, [*there, put]), after, put
+
+
+def _places(made: Made, code: str, plan: Plan, number: int) -> tuple[str, ...]:
+    return places_in(made, code, plan)[number - 1]
 
 
 def _fast(plan: Plan, number: int) -> tuple[Spot, ...]:

@@ -3,8 +3,9 @@
 
 from __future__ import annotations
 
+from ..cuts.divide import Board
 from ..cuts.plan import Plan
-from ..cuts.saw_order import Board, cuts_of
+from ..cuts.saw_order import cuts_of
 from ..lengths import Length
 from ..units import Units
 

@@ -12,8 +12,9 @@ from ..parts.listing import Part
 from ..project.rack_edits import with_stock
 from ..project.tree import DonePiece, Project
 from ..stock import Sheet
-from .held import own_sheet, places_of
+from .held import own_sheet
 from .made import Made
+from .on_sheets import places_in
 from .rests import kept
 
 
@@ -30,7 +31,7 @@ def sheet_cut(made: Made, code: str, plan: Plan, number: int) -> Project:
     own = own_sheet(made.holdings[code].sheets, plan, number)
     by_code = {part.code: part for part in made.parts}
     pieces = list(project.done)
-    for spot, place in zip(sheet.spots, places_of(project, made.parts, code, sheet, own), strict=True):
+    for spot, place in zip(sheet.spots, places_in(made, code, plan)[number - 1], strict=True):
         part = by_code[spot.code]
         pieces.append(DonePiece(place, code, part.cut_length.length, part.cut_width.length))
     if own is not None:

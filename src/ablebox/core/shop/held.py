@@ -15,7 +15,9 @@ from ..cuts.plan import CutSheet, Plan
 from ..cuts.problem import Held, Problem, Spot, Supply
 from ..lengths import Length
 from ..parts.listing import Part
-from ..project.tree import HeldPiece, HeldSheet, Project
+from ..project.tree import Begun, HeldPiece, HeldSheet, Project
+from ..stock import Rack
+from .sawing import terms
 
 
 @dataclass(frozen=True, slots=True)
@@ -48,8 +50,8 @@ def holding(project: Project, code: str, bare: Problem, parts: Mapping[str, Part
         if sheet.goods != code:
             continue
         supply = _supply(bare, sheet)
-        held = _held(sheet, supply, parts) if supply is not None else None
-        if supply is None or held is None or sheet_faults(CutSheet(supply, held.spots), bare):
+        held = _held(sheet, supply, parts, project.rack) if supply is not None else None
+        if supply is None or held is None or sheet_faults(CutSheet(supply, held.spots, held.terms), bare):
             gone.append(sheet)
             continue
         used[supply] = used.get(supply, 0) + 1
@@ -66,7 +68,7 @@ def _supply(bare: Problem, sheet: HeldSheet) -> Supply | None:
     return next((s for s in bare.supplies if (s.length, s.width, s.offcut) == size and s.count != 0), None)
 
 
-def _held(sheet: HeldSheet, supply: Supply, parts: Mapping[str, Part]) -> Held | None:
+def _held(sheet: HeldSheet, supply: Supply, parts: Mapping[str, Part], rack: Rack) -> Held | None:
     spots = []
     for piece in sheet.pieces:
         part = parts.get(piece.place)
@@ -75,61 +77,79 @@ def _held(sheet: HeldSheet, supply: Supply, parts: Mapping[str, Part]) -> Held |
         if sheet.cuts and part.sawn != (piece.length.ticks, piece.width.ticks):
             return None
         spots.append(Spot(part.code, piece.x.ticks, piece.y.ticks, *part.sawn, piece.turned))
-    return Held(supply, tuple(spots), sheet.cuts > 0)
+    begun = sheet.begun
+    if begun is None:
+        return Held(supply, tuple(spots), sheet.cuts > 0)
+    how = terms(begun.saw, rack.sheet_goods(sheet.goods), begun.thickness)
+    return Held(supply, tuple(spots), sheet.cuts > 0, how, begun.number, begun.order)
 
 
-def places_of(project: Project, parts: Sequence[Part], code: str, sheet: CutSheet, own: HeldSheet | None) -> list[str]:
-    """Return which place in the design each piece of a sheet is for.
+def places_on(
+    project: Project,
+    parts: Sequence[Part],
+    sheets: Sequence[CutSheet],
+    owns: Sequence[HeldSheet | None],
+    known: Mapping[Spot, str] | None = None,
+) -> tuple[tuple[str, ...], ...]:
+    """Return which place in the design each piece of each sheet is for.
 
-    Pieces of one part are alike: what the sheet holds by name comes first, then whatever is held nowhere else.
+    Pieces of one part are alike: what a sheet holds by name comes first, then, sheet by sheet, what is held nowhere and
+    not cut yet. So a piece has the same name on every page, label and screen.
 
     Args:
         project: the project.
         parts: all parts.
-        code: of the kind of sheet.
-        sheet: the sheet.
-        own: what is held on it, if it is a held sheet.
+        sheets: all sheets of one kind.
+        owns: what is held on each.
+        known: places of pieces that were just moved.
     """
+    known = known or {}
     by_code = {part.code: part for part in parts}
-    taken = {piece.place for piece in project.done}
-    taken |= {piece.place for held in project.held for piece in held.pieces}
-    there = {(piece.x.ticks, piece.y.ticks): piece.place for piece in own.pieces} if own is not None else {}
-    found = []
-    for spot in sheet.spots:
-        place = there.get((spot.x, spot.y))
-        if place is None:
-            place = next(each for each in by_code[spot.code].places if each not in taken)
-            taken.add(place)
-        found.append(place)
-    return found
+    found: list[list[str | None]] = []
+    for sheet, own in zip(sheets, owns, strict=True):
+        there = {(piece.x.ticks, piece.y.ticks): piece.place for piece in own.pieces} if own is not None else {}
+        row: list[str | None] = []
+        for spot in sheet.spots:
+            place = known.get(spot) or there.get((spot.x, spot.y))
+            row.append(place if place is not None and place in by_code[spot.code].places else None)
+        found.append(row)
+    taken = {piece.place for piece in project.done} | {place for row in found for place in row if place is not None}
+    free = {code: (place for place in part.places if place not in taken) for code, part in by_code.items()}
+    return tuple(
+        tuple(next(free[spot.code]) if place is None else place for spot, place in zip(sheet.spots, row, strict=True))
+        for sheet, row in zip(sheets, found, strict=True)
+    )
 
 
 def own_sheet(sheets: Sequence[HeldSheet], plan: Plan, number: int) -> HeldSheet | None:
     """Return what is held on a sheet of a plan, by its number from 1: held sheets come first."""
-    return sheets[number - 1] if number <= len(sheets) else None
+    return sheets[number - 1] if number <= len(sheets) and len(sheets) == len(plan.problem.held) else None
 
 
 def hold(
-    project: Project, parts: Sequence[Part], code: str, sheet: CutSheet, own: HeldSheet | None, spots: Sequence[Spot],
-    cuts: int = 0,
+    project: Project, code: str, sheet: CutSheet, places: Sequence[str], own: HeldSheet | None, spots: Sequence[Spot],
+    cuts: int = 0, begun: Begun | None = None,
 ) -> Project:  # fmt: skip
     """Return the project with certain pieces held on a sheet, in the place of what was held there; none lets it go.
 
     Args:
         project: the project.
-        parts: all parts.
         code: of the kind of sheet.
         sheet: the sheet as planned.
+        places: the place in the design of each of its pieces.
         own: what is held on it now.
         spots: the pieces to hold.
         cuts: how many cuts of the sheet are made.
+        begun: how it was when it was begun.
     """
-    places = dict(zip(sheet.spots, places_of(project, parts, code, sheet, own), strict=True))
+    at_place = dict(zip(sheet.spots, places, strict=True))
     pieces = tuple(
-        HeldPiece(places[s], Length(s.x), Length(s.y), Length(s.length), Length(s.width), s.turned) for s in spots
+        HeldPiece(at_place[s], Length(s.x), Length(s.y), Length(s.length), Length(s.width), s.turned) for s in spots
     )
     supply = sheet.supply
-    new = (HeldSheet(code, Length(supply.length), Length(supply.width), supply.offcut, pieces, cuts),) if pieces else ()
+    new: tuple[HeldSheet, ...] = ()
+    if pieces:
+        new = (HeldSheet(code, Length(supply.length), Length(supply.width), supply.offcut, pieces, cuts, begun),)
     if own is None:
         return replace(project, held=(*project.held, *new))
     at = next(i for i, each in enumerate(project.held) if each is own)

@@ -14,7 +14,7 @@ from ..assembly.proof import Fault, Finding, prove
 from ..cabinet.as_far import as_far_as_it_goes
 from ..cabinet.build import build
 from ..cabinet.design import Case
-from ..cuts.problem import Block, Piece, Problem, Sawing, Supply
+from ..cuts.problem import Block, Piece, Problem, Supply
 from ..errors import AbleBoxError
 from ..fastening.lay_out import Shop
 from ..jigs.blocks import JIG
@@ -31,12 +31,13 @@ from ..reckoning import Reckoned
 from ..room.wall import Measured
 from ..run.place import Line, Place
 from ..run.run import Stands, work_out
-from ..stock import Goods, Grain, Offcuts, Saw, SawStyle, Sheet
+from ..stock import Goods, Grain, Offcuts, Sheet
 from ..units import Units
 from .between import Joined
 from .grain_blocks import grain_blocks
 from .held import Holding, holding
 from .joined import joined
+from .sawing import terms
 
 
 @dataclass(slots=True)
@@ -218,8 +219,8 @@ class Made:
             )
             if pieces:
                 supplies = tuple(_supply(i, sheet, self.units) for i, sheet in enumerate(goods.sheets))
-                bare = Problem(pieces, supplies, saw.kerf.ticks, saw.trim.ticks, sawing=_sawing(saw))
-                found[goods.code] = bare
+                how = terms(saw, goods)
+                found[goods.code] = Problem(pieces, supplies, how.kerf, how.trim, sawing=how.sawing, four=how.four)
         return found
 
     @cached_property
@@ -302,11 +303,6 @@ def _collect(number: Reckoned, found: dict[str, Reckoned]) -> None:
         found[number.key] = number
     for term in number.terms:
         _collect(term.item, found)
-
-
-def _sawing(saw: Saw) -> Sawing:
-    rough_cuts = saw.store_cuts if saw.style is SawStyle.STORE else None
-    return Sawing(saw.stages, saw.over.ticks if saw.roughs else 0, rough_cuts)
 
 
 def _supply(index: int, sheet: Sheet, units: Units) -> Supply:

@@ -7,10 +7,13 @@ from collections.abc import Callable
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
+from ...core.cuts.divide import Board
 from ...core.cuts.plan import CutSheet, Plan
 from ...core.cuts.problem import Spot
-from ...core.cuts.saw_order import Board, cuts_of
+from ...core.cuts.saw_cut import SawCut
+from ...core.cuts.saw_order import cuts_of
 from ...core.project.tree import HeldSheet
+from ...core.shop.batches import order_of
 from ...core.shop.by_hand import cuts_made, pinned, put_down
 from ...core.shop.cut_off import sheet_cut
 from ...core.shop.held import own_sheet
@@ -58,6 +61,10 @@ class SheetHand(QObject):
         known = {part.code for part in self.desk.document.made.parts}
         return here if here and all(spot.code in known for spot in here[2].spots) else None
 
+    def order(self, plan: Plan, number: int) -> tuple[SawCut, ...]:
+        """Return the cuts of a sheet in the order of work."""
+        return order_of(self.desk.document.made, plan, number - 1)
+
     def done(self, code: str, plan: Plan, number: int) -> int:
         """Return how many cuts of a sheet are made."""
         own = self._own(code, plan, number)
@@ -78,7 +85,7 @@ class SheetHand(QObject):
         if here is None:
             return
         code, plan, sheet, number = here
-        before, cuts = self.done(code, plan, number), len(cuts_of(plan, sheet).cuts)
+        before, cuts = self.done(code, plan, number), len(self.order(plan, number))
         done = max(0, min(cuts, before + by))
         if done != before:
             self.choose(None, None)
@@ -94,7 +101,7 @@ class SheetHand(QObject):
         code, plan, _, number = here
         made = self.desk.document.made
         name = made.project.rack.sheet_goods(code).name
-        self.desk.change(f"{name}, sheet {number} is cut", sheet_cut(made, code, plan, number))
+        self.desk.change(f"{name}, sheet {plan.numbers[number - 1]} is cut", sheet_cut(made, code, plan, number))
 
     def take(self, x: float, y: float) -> None:
         """Take up the piece or the offcut under a point of the sheet, in ticks."""

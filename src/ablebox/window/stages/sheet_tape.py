@@ -8,33 +8,14 @@ from functools import partial
 
 from PyQt6.QtWidgets import QGridLayout, QHBoxLayout, QPushButton, QVBoxLayout, QWidget
 
-from ...core.cuts.saw_order import Board, CutKind, Cutting, CutWay, SawCut
+from ...core.cuts.divide import Board
+from ...core.cuts.saw_cut import SawCut, With
+from ...core.drawing.cut_words import edge_words, gives_words, kind_words, what_words
 from ...core.lengths import Length
 from ...core.units import Units
 from ..widgets.words import LinkWords, Words
 
 Button = tuple[str, str, Callable[[], None]]
-
-
-def heading_of(cut: SawCut) -> str:
-    """Return the words above cuts of one kind."""
-    if cut.kind is CutKind.TRIM:
-        return "Trim the factory edges"
-    if cut.kind is CutKind.ROUGH:
-        return "Rough, over size"
-    if cut.kind is CutKind.TRUE:
-        return "True up to size"
-    return "Rip" if cut.way is CutWay.RIP else "Crosscut"
-
-
-def reference(cuts: Sequence[SawCut]) -> str:
-    """Return which edge of the boards goes against the fence for some cuts in a row."""
-    if cuts[0].kind is CutKind.TRUE:
-        return "the straighter edge against the fence, then turn it over"
-    if all(cut.fresh for cut in cuts):
-        return "fresh cut edge against the fence"
-    edge = "long" if cuts[0].way is CutWay.RIP else "short"
-    return f"{edge} edge of the sheet first, then fresh cut edges"
 
 
 def add_buttons(column: QVBoxLayout, buttons: Sequence[Button]) -> None:
@@ -49,49 +30,37 @@ def add_buttons(column: QVBoxLayout, buttons: Sequence[Button]) -> None:
     column.addLayout(grid)
 
 
-def add_cuts(column: QVBoxLayout, order: Cutting, done: int, units: Units) -> None:
-    """Add the fence settings of a sheet in the order they are cut; those that are made are ticked off."""
-    at = 0
-    while at < len(order.cuts):
-        title = heading_of(order.cuts[at])
-        end = at
-        while end < len(order.cuts) and heading_of(order.cuts[end]) == title:
-            end += 1
-        column.addWidget(Words(title, 14, True, "quiet"))
-        if not order.cuts[at].trim:
-            column.addWidget(Words(reference(order.cuts[at:end]), 12, colour="quiet", wrap=True))
-        for i in range(at, end):
-            column.addLayout(
-                _line(order.cuts[i], i + 1, done, units, i > at and _same(order.cuts[i], order.cuts[i - 1]))
-            )
-        at = end
+def add_cuts(column: QVBoxLayout, cuts: Sequence[SawCut], names: Sequence[str], done: int, units: Units) -> None:
+    """Add the cuts of a sheet in the order of work under what is set for them; those that are made are ticked off."""
+    last: tuple[With, int] | None = None
+    for number, cut in enumerate(cuts, start=1):
+        if (cut.by, cut.setting) != last:
+            last = cut.by, cut.setting
+            column.addSpacing(4)
+            at = f"{_BY[cut.by]} at {units.write(Length(cut.setting))}"
+            now = "select" if done and number == done + 1 else "ink"
+            column.addWidget(Words(at, 17, True, now))
+        column.addLayout(_line(cut, names, number, done))
 
 
-def _same(one: SawCut, other: SawCut) -> bool:
-    return (one.way, one.setting) == (other.way, other.setting)
+_BY = {With.FENCE: "Fence", With.STOP: "Stop", With.LINE: "Line"}
 
 
-def _line(cut: SawCut, number: int, done: int, units: Units, again: bool) -> QHBoxLayout:
+def _line(cut: SawCut, names: Sequence[str], number: int, done: int) -> QHBoxLayout:
     row = QHBoxLayout()
     made = number <= done
     place = Words("✓" if made else str(number), 13, colour="settled" if made else "quiet")
-    place.setFixedWidth(20)
+    place.setFixedWidth(22)
     row.addWidget(place)
-    now = "select" if done and number == done + 1 else "quiet" if made or again else "ink"
-    setting = Words(units.write(Length(cut.setting)), 17, not again, now, align="right")
-    setting.setFixedWidth(84)
-    row.addWidget(setting)
-    row.addWidget(Words(_keeps(cut), 14), 1)
+    now = "select" if done and number == done + 1 else "quiet" if made else "ink"
+    gives = gives_words(cut, names)
+    words = f"{kind_words(cut)} {what_words(cut)}" + (f": {gives}" if gives else "")
+    both = QVBoxLayout()
+    both.setSpacing(0)
+    both.addWidget(Words(words, 14, colour=now, wrap=True))
+    both.addWidget(Words(edge_words(cut), 12, colour="quiet", wrap=True))
+    row.addLayout(both, 1)
     return row
-
-
-def _keeps(cut: SawCut) -> str:
-    if cut.trim:
-        return "one side" if not cut.fresh else "the other side"
-    codes = list(dict.fromkeys(cut.codes))
-    if not codes:
-        return "a rest"
-    return ", ".join(codes[:3]) + (f" +{len(codes) - 3}" if len(codes) > 3 else "")
 
 
 def add_rests(

@@ -10,14 +10,18 @@ from PyQt6.QtGui import QResizeEvent
 from PyQt6.QtWidgets import QBoxLayout, QHBoxLayout, QProgressBar, QPushButton, QStackedWidget, QVBoxLayout
 
 from ...core.cuts.plan import CutSheet, Plan
-from ...core.cuts.saw_order import WORTH_KEEPING, CutKind, cuts_of, worth_keeping
+from ...core.cuts.saw_cut import settings
+from ...core.cuts.saw_order import cuts_of, terms_of
+from ...core.drawing.cut_words import sheet_notes
 from ...core.drawing.shapes import Drawing
 from ...core.drawing.sheet_marks import Marks
 from ...core.drawing.sheet_view import sheet_view
-from ...core.lengths import Length
+from ...core.lengths import Length, inches
 from ...core.shop.compare import facts
+from ...core.shop.on_sheets import pieces_in
 from ...core.shop.plans import verdict
-from ...core.shop.rests import kept
+from ...core.shop.rests import kept, worth_keeping
+from ...core.shop.sawing import assumed
 from ...core.units import System
 from ..desk import Desk
 from ..widgets.length_field import LengthField
@@ -32,9 +36,8 @@ from .sheet_tape import add_buttons, add_comparison, add_cuts, add_rests
 from .stage import Stage
 
 _SHEET, _RACK, _BOARDS = range(3)
-#: A rest narrower than this is not worth a word.
-_SLIVER = WORTH_KEEPING.ticks // 4
-
+#: A rest narrower than this, in ticks, is not worth a word.
+_SLIVER = inches(1).ticks
 
 #: As wide as the foot is in one row, in pixels.
 _ONE_ROW = 760
@@ -225,13 +228,15 @@ class SheetsStage(Stage):
         done = self.hand.done(code, plan, number)
         kind = ", an offcut" if sheet.supply.offcut else ""
         begun = f", {done} cuts made" if done else ""
-        self.heading.set_text(f"{goods.name}: sheet {number} of {len(plan.sheets)}{kind}{begun}")
+        self.heading.set_text(f"{goods.name}: sheet {plan.numbers[number - 1]} of {len(plan.sheets)}{kind}{begun}")
         facts_line = f"{write(Length(sheet.supply.length))} × {write(Length(sheet.supply.width))} · {write(goods.thickness)} thick"
-        facts_line += f" · kerf {write(made.project.rack.saw.kerf)} · {sheet.used:.0%} used"
+        facts_line += f" · kerf {write(Length(terms_of(plan, sheet).kerf))} · {sheet.used:.0%} used"
         self.under.set_text(facts_line + (" · grain runs left to right" if goods.grained else ""))
         by_code = {part.code: part for part in made.parts}
-        marks = self._marks(code, plan, sheet, number)
-        self.drawing.show_drawing(sheet_view(plan, sheet, by_code, made.units, goods.grained, done=done, marks=marks))
+        marks, cuts = self._marks(code, plan, sheet, number), self.hand.order(plan, number)
+        self.drawing.show_drawing(
+            sheet_view(plan, sheet, by_code, made.units, goods.grained, done=done, marks=marks, cuts=cuts)
+        )
         self.drawing.let_drag(None if done else sheet)
 
     def _marks(self, code: str, plan: Plan, sheet: CutSheet, number: int) -> Marks:
@@ -242,8 +247,8 @@ class SheetsStage(Stage):
             frozenset(() if done else self.hand.fast(plan, number)),
             self.hand.chosen,
             self.hand.rest if self.hand.rest in rests else None,
-            frozenset(rest for rest in rests if worth_keeping(rest) and not kept(project, code, rest)),
-            frozenset(rest for rest in rests if not worth_keeping(rest) and kept(project, code, rest)),
+            frozenset(rest for rest in rests if worth_keeping(project, rest) and not kept(project, code, rest)),
+            frozenset(rest for rest in rests if not worth_keeping(project, rest) and kept(project, code, rest)),
         )
 
     def _small(self) -> None:
@@ -287,18 +292,20 @@ class SheetsStage(Stage):
         code, plan, sheet, number = here
         made = self.desk.document.made
         order, done = cuts_of(plan, sheet), self.hand.done(code, plan, number)
+        cuts = self.hand.order(plan, number)
         if self.hand.chosen in sheet.spots:
             self._piece(column, plan, sheet, number)
         column.addWidget(Words("Fence settings", 20, True))
         unit = "inches" if made.units.system is System.INCH else "mm"
-        words = f"Sheet {number}, in the order you cut · {unit} · {len(order.cuts)} cuts, the fence is set {order.settings} times"
+        words = f"Sheet {plan.numbers[number - 1]}, in the order you cut · {unit} · {len(cuts)} cuts, something is set {settings(cuts)} times"
         column.addWidget(Words(words, 14, colour="quiet", wrap=True))
         column.addSpacing(6)
-        add_cuts(column, order, done, made.units)
-        if plan.problem.sawing.over and any(
-            cut.level == 0 and cut.codes and cut.kind is CutKind.SIZE for cut in order.cuts
-        ):
-            words = "There is no room on this sheet to make more cuts over size; the others are cut to the line."
+        add_cuts(column, cuts, pieces_in(made, code, plan)[number - 1], done, made.units)
+        for words in sheet_notes(plan, sheet, cuts):
+            column.addWidget(Words(words, 13, colour="quiet", wrap=True))
+        guessed = list(assumed(made.project.rack.saw))
+        if guessed:
+            words = f"As in a usual shop until the rack says otherwise: {', '.join(guessed)}."
             column.addWidget(Words(words, 13, colour="quiet", wrap=True))
         project = made.project
         rests = [(rest, kept(project, code, rest)) for rest in order.rests if min(rest.length, rest.width) >= _SLIVER]

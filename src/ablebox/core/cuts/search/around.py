@@ -6,16 +6,16 @@ from __future__ import annotations
 from collections import Counter
 from dataclasses import replace
 
+from ..divide import Board, divided
 from ..plan import CutSheet, Plan
 from ..problem import Held, Piece, Problem, Spot, Supply
-from ..saw_order import Board, cutting
 
 
 def rests_of(problem: Problem, held: Held) -> tuple[Board, ...]:
     """Return what may still be laid on a sheet: nothing if it is closed."""
     if held.closed:
         return ()
-    return cutting(CutSheet(held.supply, held.spots), problem.kerf, problem.trim, problem.sawing).rests
+    return tuple(divided(CutSheet(held.supply, held.spots), held.terms or problem.terms).all_rests())
 
 
 class Around:
@@ -35,7 +35,8 @@ class Around:
             for rest in rests_of(problem, held):
                 code = f"rest {len(supplies) + 1} of what is held"
                 # A rest has no factory edges: it is given back what trimming would take.
-                size = rest.length + 2 * problem.trim, rest.width + 2 * problem.trim
+                trims = problem.trim + problem.terms.far
+                size = rest.length + trims, rest.width + trims
                 supplies.append(Supply(code, *size, 1, offcut=True))
                 self._places[code] = number, rest
         for supply in problem.supplies:
@@ -68,7 +69,10 @@ class Around:
             by_area=plan.bound.by_area + len(bought),
             cost=plan.bound.cost + sum(problem.cost(supply) for supply in bought) if problem.by_price else 0,
         )
-        first = (CutSheet(held.supply, tuple(there)) for held, there in zip(problem.held, spots, strict=True))
+        first = (
+            CutSheet(held.supply, tuple(there), held.terms, held.number, held.order)
+            for held, there in zip(problem.held, spots, strict=True)
+        )
         return Plan(problem, (*first, *others), bound)
 
 

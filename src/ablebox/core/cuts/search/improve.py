@@ -11,8 +11,8 @@ from __future__ import annotations
 from random import Random
 from typing import Any
 
+from ..divide import Board, divided
 from ..problem import Problem
-from ..saw_order import Board, cutting
 from .blanks import Bed, Blank, to_sheet
 from .construct import Lay
 from .joining import MANY, Joiner
@@ -241,8 +241,8 @@ class Improver:
     def _rest(self, lay: Lay) -> Board | None:
         """Return the largest rectangle left over on a sheet."""
         sheet = to_sheet(self.problem, lay.bed, lay.placed)
-        rests = cutting(sheet, self.problem.kerf, self.problem.trim, self.problem.sawing).rests
-        return rests[0] if rests else None
+        rests = divided(sheet, self.problem.terms).all_rests()
+        return max(rests, key=lambda rest: rest.area, default=None)
 
     def _larger_remainder(self) -> bool:
         """Try to fit everything with the last sheet a little shorter or narrower than its remainder makes it."""

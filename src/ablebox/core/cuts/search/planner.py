@@ -241,15 +241,14 @@ class _Search:
         if self._planned is not None and self._planned[0] is self.lays and self._planned[1].bound == self.bound:
             return self._planned[1]
         ordered = sorted(self.lays, key=lambda lay: (not lay.bed.supply.offcut, -lay.filled))
-        kerf, trim, limited = self.problem.kerf, self.problem.trim, bool(self.problem.sawing.stages)
+        terms = self.problem.terms
         laid = tuple(to_sheet(self.problem, lay.bed, lay.placed) for lay in ordered)
-        made = Plan(self.problem, tuple(tidied(sheet, kerf, trim, limited) for sheet in laid), self.bound)
+        made = Plan(self.problem, tuple(tidied(sheet, terms) for sheet in laid), self.bound)
         if self.problem.blocks and check(made):
             # Pushing pieces together may have torn a block apart.
             together = {member.code for block in self.problem.blocks for member in block.members}
             sheets = (
-                sheet if any(spot.code in together for spot in sheet.spots) else tidied(sheet, kerf, trim, limited)
-                for sheet in laid
+                sheet if any(spot.code in together for spot in sheet.spots) else tidied(sheet, terms) for sheet in laid
             )
             made = Plan(self.problem, tuple(sheets), self.bound)
         _proved(made)

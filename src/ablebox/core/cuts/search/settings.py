@@ -10,8 +10,8 @@ from collections.abc import Callable
 from dataclasses import replace
 from random import Random
 
+from ..divide import divided
 from ..problem import Problem
-from ..saw_order import cutting
 from ..tidy import tidied
 from .blanks import Blank, to_sheet
 from .construct import Lay, Rule, lay_out, rules_for
@@ -42,10 +42,14 @@ class Simpler:
         if known is not None and known[0] is lay:
             return known[1]
         problem = self.problem
-        sheet = tidied(to_sheet(problem, lay.bed, lay.placed), problem.kerf, problem.trim, bool(problem.sawing.stages))
-        order = cutting(sheet, problem.kerf, problem.trim, problem.sawing)
-        largest = order.rests[0] if order.rests else None
-        found = order.settings, len(order.cuts), largest.length * largest.width if largest else 0
+        tree = divided(tidied(to_sheet(problem, lay.bed, lay.placed), problem.terms), problem.terms)
+        largest = max((rest.area for rest in tree.all_rests()), default=0)
+        sizes = set()
+        for _, node in tree.levels():
+            if node.way is not None:
+                spans = (part.board.span(node.way) for part in node.parts)
+                sizes |= {high - low for low, high in spans}
+        found = len(sizes), tree.count, largest
         self._known[id(lay)] = lay, found
         return found
 
