@@ -25,7 +25,7 @@ from ablebox.core.case.scribe import Scribe, Station
 from ablebox.core.lengths import ZERO, inches
 from ablebox.core.paper.assembly_json import Of
 from ablebox.core.project.files import save
-from ablebox.core.project.json_format import to_text
+from ablebox.core.project.json_format import VERSION, to_text
 from ablebox.core.project.tree import new_project
 from ablebox.core.shop.made import Made
 from ablebox.core.snags.every import snags
@@ -208,7 +208,7 @@ class Assembly(unittest.TestCase):
                 if not any(snag.code.startswith(("hang.", "proof.")) for snag in snags(made)):
                     for each in objects:
                         self.assertEqual(hardware_audit(each), [], f"seed {seed}")
-                self.assertIn('"version": 8', to_text(project))
+                self.assertIn(f'"version": {VERSION}', to_text(project))
                 passed += 1
         self.assertGreater(passed, 50)
 

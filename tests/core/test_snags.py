@@ -177,7 +177,7 @@ class EachSnag(unittest.TestCase):
             lambda p: _width(_no_readings(p), "122"),
             "case.wide",
             Level.STOP,
-            "122 wide, and the longest sheet gives 95 1/2",
+            "122 wide, and the longest sheet gives 95 3/4",
             True,
         ),
         (_put("A/fronts.hinge.depth", "21/32"), "proof.cup", Level.STOP, "cups leave 1/16", True),

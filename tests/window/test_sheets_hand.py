@@ -115,7 +115,8 @@ class Sheets(UiCase):
         # Something else to be cut from the same stock changes: what is being cut stays as it is.
         self.press("plan-again")
         plan = self.window.desk.planner.plans[here[0]]
-        self.assertEqual((plan.sheets[0], plan.problem.held[0].closed), (here[2], True))
+        self.assertEqual((plan.sheets[0].spots, plan.problem.held[0].closed), (here[2].spots, True))
+        self.assertEqual((plan.sheets[0].number, plan.numbers[0]), (here[1].numbers[here[3] - 1],) * 2)
         self.sound()
         for letter in ("A", "B", "C"):
             self.window.desk.type_over(f"{letter}/depth", "21")
@@ -140,7 +141,9 @@ class Sheets(UiCase):
     def test_an_offcut_is_scrapped_and_does_not_come_back_to_the_rack(self) -> None:
         sheets = enumerate(self.stage.hand.sheets())
         found = ((i, code, cuts_of(plan, sheet).rests) for i, (code, plan, sheet, _) in sheets)
-        i, code, rests = next(row for row in found if row[2] and worth_keeping(self.document.project, row[2][0]))
+        i, code, rests = next(
+            row for row in found if row[2] and worth_keeping(self.window.desk.document.project, row[2][0])
+        )
         self.window.desk.selection.select(sheet=i)
         self.settle()
         rest = rests[0]

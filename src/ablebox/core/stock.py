@@ -308,7 +308,7 @@ class Saw:
         heaviest: the heaviest board one pushes across the saw alone, in grams; ``None`` if nobody has said.
         four: whether all four edges are trimmed, or one long edge and one end.
         reach: how deep a board is at most to be crosscut against a stop; ``None`` if nobody has said.
-        least: how long both sides of an offcut that is kept are at least.
+        least: how long both sides of an offcut that is kept are at least (4 in, common practice).
         batch: how many sheets of a kind are cut together: 1, 3, or 0 for all of them.
     """
 
@@ -340,6 +340,11 @@ class Saw:
             raise ValueError("directions of cuts are 2, 3 or 4, or 0 for any; cuts at the store are 0 or more")
         if self.heaviest is not None and self.heaviest <= 0:
             raise ValueError("the heaviest board weighs something, or is empty if nobody has said")
+
+    @property
+    def trims(self) -> Length:
+        """What trimming takes of a sheet's length, and of its width: off both sides or off one."""
+        return self.trim * (2 if self.four else 1)
 
     @property
     def roughs(self) -> bool:

@@ -36,7 +36,7 @@ def pieces(
         key: the key of its length.
         joined: how the pieces are held together.
     """
-    trim = shell.rack.saw.trim * 2
+    trim = shell.rack.saw.trims
     longest = max((sheet.length for sheet in goods.sheets), default=ZERO) - trim
     if longest <= ZERO or total.length <= longest:
         return [((), shell.book.named(total, words, key), ZERO)]

@@ -163,7 +163,7 @@ def _can(draft: Draft, terms: Terms) -> list[With]:
 def _by(draft: Draft, terms: Terms) -> tuple[With, tuple[Caution, ...]]:
     """Return what a cut is made with: the fence along a board, the stop across it, a line where neither can be."""
     can, (long, across) = _can(draft, terms), _sizes(draft)
-    whole = draft.stock.name == "" and terms.sawing.by_line
+    whole = not draft.stock.name and terms.sawing.by_line
     wanted: tuple[With, ...] = (
         (With.FENCE, With.STOP, With.LINE) if long >= across else (With.STOP, With.FENCE, With.LINE)
     )
@@ -180,7 +180,7 @@ def _cautions(draft: Draft, by: With, terms: Terms) -> tuple[Caution, ...]:
         return (Caution.PUSH_STICK,) if draft.setting < _STICK else ()
     if by is With.STOP:
         return (Caution.STOP_BLOCK,)
-    if draft.kind is CutKind.ROUGH or (draft.stock.name == "" and terms.sawing.by_line):
+    if draft.kind is CutKind.ROUGH or (not draft.stock.name and terms.sawing.by_line):
         return ()
     if limits.heaviest is not None and draft.stock.board.area > limits.heaviest:
         return (Caution.HEAVY,)

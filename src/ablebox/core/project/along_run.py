@@ -96,7 +96,7 @@ def _joint(project: Project, line: Line, case: Case, top: SheetTop) -> Length | 
     """
     goods = next((row for row in project.rack.goods if row.code == top.goods), None)
     longest = max((sheet.length for sheet in goods.sheets), default=ZERO) if goods is not None else ZERO
-    longest = longest - project.rack.saw.trim * 2
+    longest = longest - project.rack.saw.trims
     reached = reach(case, line, project.spaces, corner_cases(project.cases))
     if reached is None:
         return top.joint

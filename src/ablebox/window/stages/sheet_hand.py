@@ -91,7 +91,7 @@ class SheetHand(QObject):
             self.choose(None, None)
             after = cuts_made(self.desk.document.made, code, plan, number, done)
             self.desk.change(f"Cut {done} of {cuts}", after)
-            self._follow(sheet)
+            self._follow(code, sheet)
 
     def is_cut(self) -> None:
         """Take the sheet at hand off the rack: its pieces are done, its offcuts are kept."""
@@ -155,14 +155,14 @@ class SheetHand(QObject):
         target = next((sheet for sheet in now.sheets if lies in sheet.spots), None) if now else None
         if target is not None:
             self.chosen = lies
-            self._follow(target)
+            self._follow(code, target)
         self.changed.emit()
 
-    def _follow(self, sheet: CutSheet) -> None:
-        """Keep a sheet at hand when its number has changed."""
-        number = next((i for i, (_, _, each, _) in enumerate(self.sheets()) if each == sheet), None)
-        if number is not None:
-            self.desk.selection.select(sheet=number)
+    def _follow(self, code: str, sheet: CutSheet) -> None:
+        """Keep a sheet at hand when its place among the sheets has changed: what lies on it tells it, begun or not."""
+        found = [i for i, row in enumerate(self.sheets()) if (row[0], row[2].spots) == (code, sheet.spots)]
+        if found:
+            self.desk.selection.select(sheet=found[0])
 
     def pin(self) -> None:
         """Pin the piece at hand where it lies, or let it go."""
@@ -174,7 +174,7 @@ class SheetHand(QObject):
         fast = spot in self.fast(plan, number)
         words = f"{spot.code}: {'let go' if fast else 'pinned'} on the sheet"
         self.desk.change(words, pinned(self.desk.document.made, code, plan, number, spot, not fast))
-        self._follow(sheet)
+        self._follow(code, sheet)
 
     def turn(self) -> None:
         """Turn the piece at hand by a quarter."""
