@@ -34,10 +34,12 @@ bench: $(READY)
 	$(BIN)/python benchmarks/bench.py
 
 COUNT ?= 20000
+#: Tests that try at random, and try more where there is time to prove.
+RANDOM := $(addprefix tests.core.test_,case schools room snags edits saw) tests.window.test_fuzz
 
 prove: $(READY)
 	$(BIN)/python tools/prove.py $(COUNT)
-	ABLEBOX_STEPS=400 ABLEBOX_FILES=2000 $(BIN)/python tests/run.py tests.window.test_fuzz
+	ABLEBOX_TIMES=10 $(BIN)/python tests/run.py $(RANDOM)
 
 screenshots: $(READY)
 	QT_QPA_PLATFORM=offscreen $(BIN)/python tools/screenshots.py docs/screenshots

@@ -16,6 +16,7 @@ from collections.abc import Iterable
 from concurrent.futures import ThreadPoolExecutor, as_completed
 from pathlib import Path
 from time import monotonic
+from typing import NoReturn
 
 ROOT = Path(__file__).resolve().parent.parent
 #: Those that take longest begin first.
@@ -32,7 +33,7 @@ def main() -> int:
     """Run the tests with everything personal moved into a folder of its own."""
     names = sys.argv[1:]
     if names[:1] == ["--one"]:
-        return _one(names[1:])
+        _one(names[1:])
     modules = names or _modules()
     totals, good = [0, 0, 0], True
     with ThreadPoolExecutor(max(1, os.cpu_count() or 1)) as pool:
@@ -74,7 +75,7 @@ def _apart(module: str) -> tuple[int, str, float]:
     return run.returncode, run.stdout, monotonic() - start
 
 
-def _one(names: list[str]) -> int:
+def _one(names: list[str]) -> NoReturn:
     sys.path.insert(0, str(ROOT))
     with tempfile.TemporaryDirectory() as home:
         # What Python warns of in our own code fails, as what Qt warns of does.
@@ -87,7 +88,11 @@ def _one(names: list[str]) -> int:
     failed = len(result.failures) + len(result.errors) + len(result.unexpectedSuccesses)
     skipped = len(result.skipped)
     print(f"{_COUNTS} {result.testsRun - failed - skipped} {failed} {skipped}")
-    return 0 if result.wasSuccessful() and result.testsRun else 1
+    status = 0 if result.wasSuccessful() and result.testsRun else 1
+    sys.stdout.flush()
+    sys.stderr.flush()
+    # Everything is told. What the toolkit and Python take down in which order at the very end is not what is tested.
+    os._exit(status)
 
 
 if __name__ == "__main__":

@@ -31,6 +31,7 @@ from ablebox.core.run.space import SpaceKind
 from ablebox.core.shop.made import Made, registered
 from ablebox.core.snags.every import snags
 from ablebox.core.units import System
+from tests.many import many
 
 _SIZES = st.integers(200, 3_000).map(lambda mm: Length(mm * 16_000))
 
@@ -280,7 +281,7 @@ class Person(RuleBasedStateMachine):
 
 
 Person.TestCase.settings = settings(
-    max_examples=10, stateful_step_count=30, deadline=None, derandomize=True,
+    max_examples=many(7), stateful_step_count=30, deadline=None, derandomize=True,
     suppress_health_check=[HealthCheck.too_slow, HealthCheck.filter_too_much],
 )  # fmt: skip
 

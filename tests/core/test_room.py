@@ -42,6 +42,7 @@ from ablebox.core.shop.made import Made, buildable
 from ablebox.core.snags.every import snags
 from ablebox.core.snags.room import _round_the_turn
 from ablebox.core.stock import Board
+from tests.many import many
 from tests.rooms import random_room
 
 
@@ -465,7 +466,7 @@ class OverSeveral(unittest.TestCase):
 class Wild(unittest.TestCase):
     def test_whatever_the_room_it_adds_up_is_drawn_comes_back_and_every_fix_can_be_tried(self) -> None:
         built = fixes = 0
-        for seed in range(20):
+        for seed in range(many(8)):
             project = random_room(Random(seed))
             try:
                 made = Made(project)
@@ -497,5 +498,5 @@ class Wild(unittest.TestCase):
                         continue
                     again = Made(twice).line(number, upper).places
                     self.assertEqual([p.letter for p in again], [p.letter for p in there.places], f"seed {seed}")
-        self.assertGreater(built, 18)
-        self.assertGreater(fixes, 20)
+        self.assertGreater(built, many(6))
+        self.assertGreater(fixes, many(8))

@@ -3,7 +3,6 @@
 
 from __future__ import annotations
 
-import os
 import unittest
 from dataclasses import replace
 from random import Random
@@ -28,11 +27,12 @@ from ablebox.core.shop.made import Made
 from ablebox.core.shop.plans import plan_all
 from ablebox.core.stock import Grain, SawStyle
 from tests.core.test_cuts import random_problem
+from tests.many import many
 from tests.saw import sawn
 
 MM = 16_000
 #: Random lists that are cut.
-LISTS = int(os.environ.get("ABLEBOX_LISTS", "8"))
+LISTS = many(8)
 
 
 def told(plan: Plan, batch: int) -> tuple[list[dict[str, Any]], dict[str, tuple[float, float, bool]]]:

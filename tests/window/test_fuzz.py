@@ -4,7 +4,6 @@
 from __future__ import annotations
 
 import json
-import os
 import sys
 import tempfile
 import traceback
@@ -43,10 +42,11 @@ from ablebox.core.units import System, Units
 from ablebox.window import ask, help_texts, settings
 from ablebox.window.main_window import STAGES
 from ablebox.window.widgets.drawing_view import DrawingView
+from tests.many import many
 from tests.uicase import UiCase
 
 #: Steps of a walk and mutated files; ``make prove`` sets more.
-STEPS, FILES = int(os.environ.get("ABLEBOX_STEPS", "45")), int(os.environ.get("ABLEBOX_FILES", "60"))
+STEPS, FILES = many(45), many(60)
 JUNK = (
     "", " ", "0", "-1", "12", "3/4", "24 1/4 + 3", "(96 1/4 - 2 1/4)/3", "1e9", "999999999", "1/0", "((((", "62,2", "1,200", "622 mm",
     "3/4 ply", "zwölf", "\u202e", "\x00", "x" * 500, "'; drop", "=1+1", "½", "24\n25", "..", "/etc/passwd",

@@ -137,7 +137,7 @@ def plan(
                         shown = share()
                         yield Progress(min(done, rounds), rounds, search.plan())
     search.cheapen(stop)
-    search.simplify(over)
+    search.simplify(over, rounds)
     yield Progress(rounds, rounds, search.plan())
 
 
@@ -320,11 +320,11 @@ class _Search:
             if found is None or not self._keep_if_better(found):
                 return
 
-    def simplify(self, stop: Callable[[], bool]) -> None:
+    def simplify(self, stop: Callable[[], bool], tries: int) -> None:
         """Lay each sheet so that the fence is set less often."""
         if self.far_too_many or stop():
             return
-        self.lays = Simpler(self.problem, self.rules, self.smallest, self.rng).lays(self.lays, stop)
+        self.lays = Simpler(self.problem, self.rules, self.smallest, self.rng).lays(self.lays, stop, tries)
 
     def ruined(self, rounds: int, stop: Callable[[], bool]) -> Iterator[tuple[int, bool]]:
         """Ruin and recreate until stopped or settled; yields each round done and whether it got better."""

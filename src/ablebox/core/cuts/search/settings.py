@@ -60,10 +60,16 @@ class Simpler:
     def _rest(self, lays: list[Lay]) -> int:
         return max((self.measured(lay)[2] for lay in lays if not lay.bed.supply.offcut), default=0)
 
-    def lays(self, lays: list[Lay], stop: Callable[[], bool]) -> list[Lay]:
-        """Return the layout with its sheets as simple as some tries make them."""
+    def lays(self, lays: list[Lay], stop: Callable[[], bool], tries: int = _TRIES) -> list[Lay]:
+        """Return the layout with its sheets as simple as some tries make them.
+
+        Args:
+            lays: the layout.
+            stop: asked before each try.
+            tries: for each sheet, at most.
+        """
         lays = list(lays)
-        for _ in range(_TRIES * len(lays)):
+        for _ in range(min(tries, _TRIES) * len(lays)):
             if stop():
                 break
             count = min(len(lays), self.rng.choice(_TOGETHER))
