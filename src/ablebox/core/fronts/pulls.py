@@ -100,24 +100,33 @@ class Pulls:
         lowest, highest = leaf.z + end, leaf.z + leaf.height.length - end - apart
         z = lowest if hung else min(highest, max(lowest, _HAND - apart.share(2)[0]))
         role = making.free_role(leaf)
-        heights = [Length(at) for at in nearest(z.ticks, lowest.ticks, highest.ticks)]
-        clear = [at for at in heights if self._clear(work, role, x, (at, at + apart))]
-        if not clear:
+        cups = self._cups(work, role, x)
+        reach = (ZERO, apart)
+        heights = (Length(at) for at in nearest(z.ticks, lowest.ticks, highest.ticks))
+        clear = next((at for at in heights if all(_beyond(at + up, cups) for up in reach)), None)
+        if clear is None:
             raise shell.refuse(
                 "pull of a door", "hinge cups are where its screws go", "Make the door wider, or take another pull."
             )
-        z = clear[0]
+        z = clear
         centres = [(x, z)] if self.kind == "knob" else [(x, z), (x, z + apart)]
         self._bore(shell, work, role, making, leaf, centres)
         self._place(work, leaf, self._buy(shell, work, apart, 1, ZERO), centres)
         self._screws(shell, work, leaf, centres, "")
 
-    def _clear(self, work: Work, role: Role, x: Length, heights: tuple[Length, Length]) -> bool:
-        """Whether screws at two heights keep clear of the hinge cups, which a narrow door has under its pull."""
-        return all(
-            (x.ticks - cup[0]) ** 2 + (z.ticks - cup[2]) ** 2 >= (holes.diameter.share(2)[1] + _FROM_CUP).ticks ** 2
-            for holes in work.holes.get(role, ()) if holes.use in (Use.CUP, Use.CUP_SCREW) for cup in holes.centres for z in heights
-        )  # fmt: skip
+    def _cups(self, work: Work, role: Role, x: Length) -> list[tuple[int, int]]:
+        """Return the hinge cups near the holes of a pull, as a narrow door has them: their height, and the square of how
+        far a hole is off it at least.
+        """
+        found = []
+        for holes in work.holes.get(role, ()):
+            if holes.use in (Use.CUP, Use.CUP_SCREW):
+                off = (holes.diameter.share(2)[1] + _FROM_CUP).ticks
+                for cup in holes.centres:
+                    left = off**2 - (x.ticks - cup[0]) ** 2
+                    if left > 0:
+                        found.append((cup[2], left))
+        return found
 
     def on_front(self, shell: Shell, work: Work, making: Making, leaf: Leaf, at: str = "middle") -> None:
         """Bore the holes of the pulls of a drawer front or a flap, and count them.
@@ -266,3 +275,8 @@ class Pulls:
             )
             if box.volume:
                 work.fittings.append(Fitting(kind, name, box, (leaf.role,)))
+
+
+def _beyond(height: Length, cups: list[tuple[int, int]]) -> bool:
+    """Whether a hole at a height keeps off the cups beside it."""
+    return all((height.ticks - cup) ** 2 >= off for cup, off in cups)

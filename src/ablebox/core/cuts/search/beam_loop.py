@@ -249,9 +249,7 @@ def lay(  # type: ignore[no-untyped-def]
                                 if a1 > full_u or b1 > full_v:
                                     continue
                                 fits = True
-                                area = (
-                                    closed + float(a0) * full_v + float(a1 - a0) * b0 + float(a2 - a0) * (b1 - b0)
-                                )
+                                area = closed + float(a0) * full_v + float(a1 - a0) * b0 + float(a2 - a0) * (b1 - b0)
                                 this = _key(guide, area, laid + own, squares + own * own)
                                 if noise > 0.0:
                                     this *= 1.0 + noise * _random(state)
@@ -260,7 +258,7 @@ def lay(  # type: ignore[no-untyped-def]
                                 key[found] = this
                                 move[found] = ((i * _KINDS + k) * 2 + turn) * 16 + how * 4 + new_way * 2
                                 if fresh:
-                                    move[found] += (next_sheet << 48)
+                                    move[found] += next_sheet << 48
                                 found += 1
                                 if found == room:
                                     found = 2 * depth

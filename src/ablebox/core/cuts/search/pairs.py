@@ -67,8 +67,7 @@ def _join(one: Blank, two: Blank, side: int, length: int, width: int, rng: Rando
         if (turns[0] and one.fixed) or (turns[1] and two.fixed):
             continue
         first, second = (
-            (blank.width if turned == along else blank.length)
-            for blank, turned in zip((one, two), turns, strict=True)
+            (blank.width if turned == along else blank.length) for blank, turned in zip((one, two), turns, strict=True)
         )
         long, wide = (first + second, side) if along else (side, first + second)
         if not ((long <= length and wide <= width) or (not fixed and wide <= length and long <= width)):
