@@ -39,7 +39,7 @@ def run(arguments: argparse.Namespace) -> int:
         goods = made.project.rack.sheet_goods(code)
         how = "no plan needs fewer" if plan.proven else f"at least {plan.bound.sheets}"
         lines.append(f"{goods.name}: {len(plan.sheets)} sheets, {how}")
-        for number, sheet in enumerate(plan.sheets, start=1):
+        for number, sheet in zip(plan.numbers, plan.sheets, strict=True):
             codes = ", ".join(spot.code for spot in sheet.spots)
             lines.append(f"  {number}  {sheet.supply.code}  {sheet.used:.0%} used  {codes}")
     write("-", ("\n".join(lines) + "\n").encode("utf-8"))

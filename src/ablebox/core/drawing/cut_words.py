@@ -5,7 +5,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Iterator, Sequence
 
-from ..cuts.divide import CutWay
+from ..cuts.divide import Board, CutWay
 from ..cuts.plan import CutSheet, Plan
 from ..cuts.saw_cut import Becomes, CutKind, EdgeIs, SawCut, With
 from ..cuts.saw_order import terms_of
@@ -13,6 +13,8 @@ from ..lengths import Length
 
 _KINDS = {CutKind.TRIM: "Trim", CutKind.TRUE: "True", CutKind.RIP: "Rip", CutKind.CROSS: "Crosscut"}
 _EDGES = {EdgeIs.FACTORY: "factory edge", EdgeIs.ROUGH: "rough edge", EdgeIs.SAWN: "sawn edge"}
+#: What is left over, whoever decides whether it is kept.
+_LEFT = (Becomes.KEEP, Becomes.SCRAP)
 _BY = {With.FENCE: "to the fence", With.STOP: "to the stop", With.LINE: "measured from"}
 
 
@@ -37,27 +39,30 @@ def what_words(cut: SawCut) -> str:
     return cut.strip or "the sheet"
 
 
-def gives_words(cut: SawCut, names: Sequence[str]) -> str:
+def gives_words(cut: SawCut, names: Sequence[str], keep: Callable[[Board], bool] | None = None) -> str:
     """Return what comes of a cut: pieces by their code, strips by their name, offcuts to keep.
 
     Args:
         cut: the cut.
         names: the code of each piece of the sheet.
+        keep: whether what is left over is kept, if somebody has a say in it.
     """
     found = []
     for given in cut.gives:
         if given.spot >= 0:
             found.append(names[given.spot])
-        elif given.what is Becomes.KEEP:
+        elif keep(given.board) if keep and given.what in _LEFT else given.what is Becomes.KEEP:
             found.append(f"keep {given.strip}")
         elif given.what is Becomes.STRIP and given.strip != cut.strip:
             found.append(given.strip)
     return ", ".join(found)
 
 
-def line_words(cut: SawCut, names: Sequence[str], write: Callable[[Length], str]) -> str:
-    """Return a cut as one line: ``rip 2a at 22 1/2, sawn edge to the fence: C-01``."""
-    gives = gives_words(cut, names)
+def line_words(
+    cut: SawCut, names: Sequence[str], write: Callable[[Length], str], keep: Callable[[Board], bool] | None = None
+) -> str:
+    """Return a cut as one line: ``Rip 2a at 22 1/2, sawn edge to the fence: C-01``."""
+    gives = gives_words(cut, names, keep)
     tail = f": {gives}" if gives else ""
     return f"{kind_words(cut)} {what_words(cut)} at {write(Length(cut.setting))}, {edge_words(cut)}{tail}"
 

@@ -119,8 +119,8 @@ def _strip_names(drawing: Drawing, order: Cutting, boards: list[Loose], done: in
             across = board.x == order.cuts[0].board.x
             x, y = board.x / TICKS_PER_MM, board.y / TICKS_PER_MM
             middle = board.width / 2 / TICKS_PER_MM if across else board.length / 2 / TICKS_PER_MM
-            place = (-26.0, y + middle) if across else (x + middle, -26.0)
-            drawing.add(Label(*place, name, 11, "middle", "quiet", True))
+            place = (-26.0, y + middle) if across else (x + middle, 0.0)
+            drawing.add(Label(*place, name, 11, "middle", "quiet", True, shift=(0, 0) if across else (0, -10)))
 
 
 #: A piece narrower than this, in mm, has its code written upwards.

@@ -3,13 +3,14 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Callable, Mapping, Sequence
+from functools import partial
 
 from ..cuts.divide import Board
 from ..cuts.plan import CutSheet, Plan
 from ..cuts.saw_cut import SawCut
 from ..cuts.saw_order import cuts_of, terms_of
-from ..drawing.cut_words import edge_words, gives_words, kind_words, sheet_notes, what_words
+from ..drawing.cut_words import line_words, sheet_notes
 from ..drawing.replay import fitted, replay
 from ..drawing.sheet_view import sheet_view
 from ..lengths import Length
@@ -74,9 +75,15 @@ def sheet_page(book: Pages, code: str, plan: Plan, sheet: CutSheet, number: int)
     names = pieces_in(book.made, code, plan)[number - 1]
     cuts = order_of(book.made, plan, number - 1)
     replay(view, book.canvas, fitted(view, EDGE, book.y, book.width - 2 * EDGE - 200, book.height - book.y - EDGE))
-    rests = [rest for rest in cuts_of(plan, sheet).rests if kept(book.made.project, code, rest)]
+    keep = partial(kept, book.made.project, code)
+    rests = [rest for rest in cuts_of(plan, sheet).rests if keep(rest)]
     _cuts(
-        book, cuts, names, [*sheet_notes(plan, sheet, cuts), *(_keep(book, plan, sheet, rest) for rest in rests)], title
+        book,
+        cuts,
+        names,
+        keep,
+        [*sheet_notes(plan, sheet, cuts), *(_keep(book, plan, sheet, rest) for rest in rests)],
+        title,
     )
 
 
@@ -107,10 +114,13 @@ def _keep(book: Pages, plan: Plan, sheet: CutSheet, rest: Board) -> str:
     return f"Keep {cuts_of(plan, sheet).name_of(rest)}: {size}"
 
 
-def _cuts(book: Pages, cuts: Sequence[SawCut], names: Sequence[str], notes: Sequence[str], title: str) -> None:
+def _cuts(
+    book: Pages, cuts: Sequence[SawCut], names: Sequence[str], keep: Callable[[Board], bool], notes: Sequence[str],
+    title: str,
+) -> None:  # fmt: skip
     x = book.width - EDGE - 185
     book.heading(x, "Cuts, in order")
-    lines = [_cut_words(book, i, cut, names) for i, cut in enumerate(cuts, start=1)]
+    lines = [_cut_words(book, i, cut, names, keep) for i, cut in enumerate(cuts, start=1)]
     for text in (*lines, *notes):
         if book.y + 24 > book.height - EDGE:
             book.start(f"{title}, cuts continued")
@@ -118,11 +128,8 @@ def _cuts(book: Pages, cuts: Sequence[SawCut], names: Sequence[str], notes: Sequ
         book.words(x, text, 185 if x > EDGE else book.width - 2 * EDGE, 8.5)
 
 
-def _cut_words(book: Pages, number: int, cut: SawCut, names: Sequence[str]) -> str:
-    gives = gives_words(cut, names)
-    tail = f": {gives}" if gives else ""
-    at = book.write(Length(cut.setting))
-    return f"{number}. {kind_words(cut)} {what_words(cut)} at {at}, {edge_words(cut)}{tail}"
+def _cut_words(book: Pages, number: int, cut: SawCut, names: Sequence[str], keep: Callable[[Board], bool]) -> str:
+    return f"{number}. {line_words(cut, names, book.write, keep)}"
 
 
 def fence_list_pages(book: Pages, plans: Mapping[str, Plan]) -> None:

@@ -5,6 +5,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass
+from functools import partial
 
 from ..cuts.plan import Plan
 from ..cuts.saw_cut import CutKind, SawCut, With
@@ -14,6 +15,7 @@ from ..lengths import Length
 from ..shop.batches import in_order
 from ..shop.made import Made
 from ..shop.on_sheets import pieces_in
+from ..shop.rests import kept
 from ..stock import SawStyle
 
 _BY = {With.FENCE: "fence", With.STOP: "stop", With.LINE: "line"}
@@ -51,7 +53,7 @@ def fence_rows(made: Made, code: str, plan: Plan) -> list[FenceRow]:
     names, numbers = pieces_in(made, code, plan), plan.numbers
     rows: list[FenceRow] = []
     for n, (at, cut) in enumerate(in_order(made, plan), start=1):
-        row = (numbers[at], n, cut, gives_words(cut, names[at]))
+        row = (numbers[at], n, cut, gives_words(cut, names[at], partial(kept, made.project, code)))
         if rows and (rows[-1].by, rows[-1].setting) == (cut.by, cut.setting):
             rows[-1] = FenceRow(cut.by, cut.setting, (*rows[-1].cuts, row))
         else:

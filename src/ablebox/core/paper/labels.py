@@ -1,8 +1,7 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
 """Labels for every single piece, on label sheets that are sold everywhere.
 
-Each tells code, name, finished size, case, front edge and the sheet it comes from, and carries a code to be
-scanned (QR, ISO/IEC 18004, made by segno). Letter: 30 of 2 5/8 x 1 in; A4: 24 of 70 x 37 mm (common practice).
+What each tells stands in ``label_rows``; it carries a code to be scanned (QR, ISO/IEC 18004, made by segno). Letter: 30 of 2 5/8 x 1 in; A4: 24 of 70 x 37 mm (common practice).
 """
 
 from __future__ import annotations
@@ -12,24 +11,13 @@ from dataclasses import dataclass
 
 import segno
 
-from ..cuts.divide import Board
 from ..cuts.plan import Plan
-from ..cuts.saw_order import cuts_of
-from ..jigs.blocks import JIG
-from ..lengths import Length
-from ..parts.listing import Part
-from ..parts.words import edges, grain
-from ..project.placed import FILLER, LOOSE, STRIP
-from ..shop.cut_off import cut_already
 from ..shop.made import Made
-from ..shop.rests import kept
-from ..stock import SheetGoods
 from ..units import System
+from .label_rows import Line, label_rows
 from .pdf_canvas import PdfCanvas
 
 _MM = 72 / 25.4
-#: A line of a label: words, points, whether bold, colour.
-_Line = tuple[str, float, bool, str]
 
 
 @dataclass(frozen=True, slots=True)
@@ -83,7 +71,7 @@ def labels(made: Made, plans: Mapping[str, Plan], skip: int = 0, only_new: bool 
     """
     sheet = label_sheet(made)
     canvas = PdfCanvas(sheet.page, f"{made.project.name}: labels")
-    rows = [row[:2] for row in _in_order(made, plans) if row[2] or not only_new]
+    rows = [row for row in label_rows(made, plans) if row.new or not only_new]
     if not rows:
         canvas.text(
             sheet.page[0] / 2,
@@ -94,76 +82,15 @@ def labels(made: Made, plans: Mapping[str, Plan], skip: int = 0, only_new: bool 
             "quiet",
             False,
         )
-    for at, (scanned, lines) in enumerate(rows, start=skip % sheet.count):
+    for at, row in enumerate(rows, start=skip % sheet.count):
         if at and at % sheet.count == 0:
             canvas.next_page()
-        _label(canvas, sheet, sheet.corner(at % sheet.count), scanned, lines)
+        _label(canvas, sheet, sheet.corner(at % sheet.count), row.scanned, row.lines)
     return canvas.finish()
 
 
-def _in_order(made: Made, plans: Mapping[str, Plan]) -> list[tuple[str, tuple[_Line, ...], bool]]:
-    """Return what is scanned, the lines of each label, and whether it is new: pieces as planned, each sheet's offcuts, then the others."""
-    by_code = {part.code: part for part in made.parts}
-    used: dict[str, int] = {}
-    found = []
-    for code, plan in plans.items():
-        goods = made.project.rack.sheet_goods(code)
-        for number, sheet in enumerate(plan.sheets, start=1):
-            for spot in sheet.spots:
-                part = by_code.get(spot.code)
-                if part is not None:
-                    k = used.get(part.code, 0)
-                    used[part.code] = k + 1
-                    piece = part.pieces[cut_already(made.project, part) + k]
-                    found.append(_of_piece(made, part, piece, f"{goods.name}, sheet {number}"))
-            for rest in cuts_of(plan, sheet).rests:
-                if kept(made.project, code, rest):
-                    found.append((*_of_offcut(made, goods, rest, number), False))
-    for part in made.parts:
-        planned = used.get(part.code, 0) + cut_already(made.project, part)
-        for piece in part.pieces[planned:]:
-            found.append(_of_piece(made, part, piece, part.goods.name))
-    return found
-
-
-def _of_piece(made: Made, part: Part, piece: str, source: str) -> tuple[str, tuple[_Line, ...], bool]:
-    write = made.units.write
-    number = part.numbers[part.pieces.index(piece)]
-    new = bool(made.project.given) and number > made.project.given.get(part.code, 0)
-    size = f"{write(part.length.length)} × {write(part.width.length, True)}"
-    return (
-        f"{piece} {part.name} {size}",
-        (
-            (piece, 15.0, True, "ink"),
-            (f"{part.name} · new" if new else part.name, 9.0, True, "ink"),
-            (size, 10.0, False, "ink"),
-            (f"banded {edges(part)}" if part.bands else f"grain {grain(part)}", 7.0, False, "quiet"),
-            (
-                source if part.case in (LOOSE, FILLER, STRIP, JIG) else f"case {part.case} · {source}",
-                7.0,
-                False,
-                "quiet",
-            ),
-        ),
-        new,
-    )
-
-
-def _of_offcut(made: Made, goods: SheetGoods, rest: Board, number: int) -> tuple[str, tuple[_Line, ...]]:
-    write = made.units.write
-    size = f"{write(Length(rest.length))} × {write(Length(rest.width), True)}"
-    thick = f"{write(goods.thickness)} thick" + (", grain along the first size" if goods.grained else "")
-    return f"offcut {goods.name} {size}", (
-        ("offcut", 13.0, True, "settled"),
-        (goods.name, 9.0, True, "ink"),
-        (size, 10.0, False, "ink"),
-        (thick, 7.0, False, "quiet"),
-        (f"to the rack · from sheet {number}", 7.0, False, "quiet"),
-    )
-
-
 def _label(
-    canvas: PdfCanvas, sheet: LabelSheet, corner: tuple[float, float], scanned: str, lines: tuple[_Line, ...]
+    canvas: PdfCanvas, sheet: LabelSheet, corner: tuple[float, float], scanned: str, lines: tuple[Line, ...]
 ) -> None:
     (x, y), (wide, high) = corner, sheet.size
     side = min(high - 14, wide * 0.3)

@@ -22,7 +22,7 @@ def sheet_files(made: Made, plans: Mapping[str, Plan], suffix: str, make: Maker)
     found: dict[str, bytes] = {}
     for code, plan in plans.items():
         name = made.project.rack.sheet_goods(code).name
-        for number, sheet in enumerate(plan.sheets, start=1):
+        for number, sheet in zip(plan.numbers, plan.sheets, strict=True):
             title = f"{name}, sheet {number} of {len(plan.sheets)}"
             # A code comes from a file: nothing in it leads out of the folder.
             safe = re.sub(r"[^A-Za-z0-9_]+", "-", code)[:60].strip("-") or "stock"
@@ -51,6 +51,7 @@ def all_sheets_dxf(made: Made, plans: Mapping[str, Plan]) -> bytes:
     for code, plan in plans.items():
         name = made.project.rack.sheet_goods(code).name
         rows += [
-            (plan, sheet, f"{name}, sheet {i} of {len(plan.sheets)}") for i, sheet in enumerate(plan.sheets, start=1)
+            (plan, sheet, f"{name}, sheet {number} of {len(plan.sheets)}")
+            for number, sheet in zip(plan.numbers, plan.sheets, strict=True)
         ]
     return sheets_dxf(rows)

@@ -44,6 +44,8 @@ _SAW = {
     "kerf": ("kerf", False), "trim": ("trim", False), "opens": ("how far the fence opens", True),
     "smallest": ("smallest piece that is held safely", True), "over": ("what first cuts are made larger", False),
     "longest": ("longest rip there is room for", True),
+    "reach": ("deepest board that is crosscut against a stop", True),
+    "least": ("least side of an offcut that is kept", False),
 }  # fmt: skip
 
 

@@ -72,3 +72,5 @@ def assumed(saw: Saw) -> Iterator[str]:
         yield "how deep a board is crosscut against a stop"
     if saw.heaviest is None:
         yield "how heavy a board one pushes alone"
+    if saw.style is SawStyle.TABLE and not saw.over:
+        yield "how much over size a heavy sheet is halved"

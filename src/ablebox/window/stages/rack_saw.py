@@ -3,11 +3,15 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable, Sequence
+from typing import Any
+
 from PyQt6.QtCore import QRegularExpression
 from PyQt6.QtGui import QRegularExpressionValidator
 from PyQt6.QtWidgets import QLineEdit
 
 from ...core.project import rack_edits
+from ...core.shop.sawing import USUAL_FENCE, USUAL_HEAVIEST, USUAL_REACH
 from ...core.stock import SawStyle
 from ...core.units import System
 from ..desk import Desk
@@ -17,6 +21,9 @@ from ..widgets.words import Words
 from .rack_cards import Card
 
 _STAGES = ((0, "as often as it takes"), (2, "once: rips, then crosscuts"), (3, "twice"), (4, "three times"))
+_EDGES = ((False, "one long edge and one end"), (True, "all four edges"))
+#: How many sheets are cut together, in words.
+BATCHES = ((1, "one sheet after another"), (3, "three sheets at a time"), (0, "all sheets of a kind together"))
 
 
 class SawCard(Card):
@@ -29,10 +36,15 @@ class SawCard(Card):
         styles = [(each, each.value) for each in SawStyle]
         style = choice_box("saw-style", "with what sheets are cut", styles, saw.style, self._put_style)
         self.grid.addWidget(style, 0, 1, 1, 3)
+        write, told = self.desk.document.made.units.write, saw.style is SawStyle.PANEL
+        opens, reach = (
+            ("not said", "not said") if told else (f"usual, {write(USUAL_FENCE)}", f"usual, {write(USUAL_REACH)}")
+        )
         rows = (
-            ("kerf", "kerf", ""), ("trim", "trimmed off each edge", ""),
-            ("opens", "fence opens to", "not said"), ("smallest", "smallest piece held safely", "not said"),
-            ("over", "first cuts over size by", ""), ("longest", "longest rip there is room for", "not said"),
+            ("kerf", "kerf", ""), ("trim", "trimmed off an edge", ""),
+            ("opens", "fence opens to", opens), ("reach", "stop crosscuts up to", reach),
+            ("longest", "longest rip", "not said"), ("smallest", "smallest piece held", "not said"),
+            ("over", "first cuts larger by", ""), ("least", "offcuts are kept from", ""),
         )  # fmt: skip
         for i, (name, words, empty) in enumerate(rows):
             row, column = 1 + i // 2, 2 * (i % 2)
@@ -41,21 +53,28 @@ class SawCard(Card):
             field.setObjectName(f"rack-saw:{name}")
             field.setPlaceholderText(empty)
             self.grid.addWidget(field, row, column + 1)
-        self.caption(4, 0, "the direction of cuts changes")
-        words = "how often the direction of cuts may change"
-        stages = choice_box(
-            "saw-stages", words, _STAGES, saw.stages, lambda n: self._put("directions of cuts", stages=n)
-        )
-        self.grid.addWidget(stages, 4, 1)
-        self.caption(4, 2, f"heaviest board pushed alone, {self._unit[0]}")
-        self.grid.addWidget(self._heaviest(saw.heaviest), 4, 3)
+        boxes: tuple[tuple[str, str, Sequence[tuple[Any, str]], Any, Callable[[Any], None]], ...] = (
+            ("saw-edges", "trimmed are", _EDGES, saw.four, lambda on: self._put("trimmed edges", four=on)),
+            ("saw-batch", "order of cutting", BATCHES, saw.batch, lambda n: self._put("order of cutting", batch=n)),
+            ("saw-stages", "directions change", _STAGES, saw.stages,
+             lambda n: self._put("directions of cuts", stages=n)),
+        )  # fmt: skip
+        for i, (name, words, choices, now, put) in enumerate(boxes):
+            row, column = 5 + i // 2, 2 * (i % 2)
+            self.caption(row, column, words)
+            self.grid.addWidget(choice_box(name, words, choices, now, put), row, column + 1)
+        self.caption(6, 2, f"pushed alone up to, {self._unit[0]}")
+        self.grid.addWidget(self._heaviest(saw.heaviest), 6, 3)
         if saw.style is SawStyle.STORE:
-            self.caption(5, 0, "cuts of a sheet at the store")
+            self.caption(7, 0, "cuts at the store")
             counts = [(n, str(n)) for n in range(7)]
             cuts = choice_box(
                 "store-cuts", "cuts of a sheet at the store", counts, saw.store_cuts, self._put_store_cuts
             )
-            self.grid.addWidget(cuts, 5, 1)
+            self.grid.addWidget(cuts, 7, 1)
+        if saw.stages:
+            limit = "A cut that only takes waste off one part is not counted; what is proven holds for any directions."
+            self.grid.addWidget(Words(limit, 13, colour="quiet", wrap=True), 8, 0, 1, 5)
         self.grid.setColumnStretch(4, 1)
 
     @property
@@ -67,7 +86,8 @@ class SawCard(Card):
         field = QLineEdit("" if grams is None else f"{grams * 1000 / self._unit[1]:.0f}")
         field.setObjectName("saw-heaviest")
         field.setAccessibleName("heaviest board pushed alone, empty if nobody has said")
-        field.setPlaceholderText("not said")
+        usual = f"usual, {USUAL_HEAVIEST * 1000 / self._unit[1]:.0f}"
+        field.setPlaceholderText("not said" if self.project.rack.saw.style is SawStyle.PANEL else usual)
         field.setFixedWidth(FIELD_WIDTH)
         field.setValidator(QRegularExpressionValidator(QRegularExpression(r"\d{0,4}"), field))
 

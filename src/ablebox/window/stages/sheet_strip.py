@@ -77,7 +77,7 @@ class SheetStrip(ScrollPage):
             thumb.show_drawing(drawing)
             self._thumbs.append(thumb)
             box.addWidget(thumb)
-            box.addWidget(Words(f"{i + 1}   {words}", 13, i == chosen, "select" if i == chosen else "quiet"))
+            box.addWidget(Words(words, 13, i == chosen, "select" if i == chosen else "quiet"))
             row.addLayout(box)
         row.addStretch(1)
         old = self.takeWidget()

@@ -12,6 +12,7 @@ from ...core.cuts.divide import Board
 from ...core.cuts.saw_cut import SawCut, With
 from ...core.drawing.cut_words import edge_words, gives_words, kind_words, what_words
 from ...core.lengths import Length
+from ...core.shop.batches import Price
 from ...core.units import Units
 from ..widgets.words import LinkWords, Words
 
@@ -30,7 +31,14 @@ def add_buttons(column: QVBoxLayout, buttons: Sequence[Button]) -> None:
     column.addLayout(grid)
 
 
-def add_cuts(column: QVBoxLayout, cuts: Sequence[SawCut], names: Sequence[str], done: int, units: Units) -> None:
+def add_cuts(
+    column: QVBoxLayout,
+    cuts: Sequence[SawCut],
+    names: Sequence[str],
+    keep: Callable[[Board], bool],
+    done: int,
+    units: Units,
+) -> None:
     """Add the cuts of a sheet in the order of work under what is set for them; those that are made are ticked off."""
     last: tuple[With, int] | None = None
     for number, cut in enumerate(cuts, start=1):
@@ -40,20 +48,20 @@ def add_cuts(column: QVBoxLayout, cuts: Sequence[SawCut], names: Sequence[str], 
             at = f"{_BY[cut.by]} at {units.write(Length(cut.setting))}"
             now = "select" if done and number == done + 1 else "ink"
             column.addWidget(Words(at, 17, True, now))
-        column.addLayout(_line(cut, names, number, done))
+        column.addLayout(_line(cut, names, keep, number, done))
 
 
 _BY = {With.FENCE: "Fence", With.STOP: "Stop", With.LINE: "Line"}
 
 
-def _line(cut: SawCut, names: Sequence[str], number: int, done: int) -> QHBoxLayout:
+def _line(cut: SawCut, names: Sequence[str], keep: Callable[[Board], bool], number: int, done: int) -> QHBoxLayout:
     row = QHBoxLayout()
     made = number <= done
     place = Words("✓" if made else str(number), 13, colour="settled" if made else "quiet")
     place.setFixedWidth(22)
     row.addWidget(place)
     now = "select" if done and number == done + 1 else "quiet" if made else "ink"
-    gives = gives_words(cut, names)
+    gives = gives_words(cut, names, keep)
     words = f"{kind_words(cut)} {what_words(cut)}" + (f": {gives}" if gives else "")
     both = QVBoxLayout()
     both.setSpacing(0)
@@ -78,6 +86,26 @@ def add_rests(
         link.setObjectName(f"rest-{i}")
         row.addWidget(link)
         column.addLayout(row)
+
+
+def add_batches(column: QVBoxLayout, prices: Sequence[Price], now: int, take: Callable[[int], None]) -> None:
+    """Add the orders of work there are to choose from, each with what it saves and what it asks for."""
+    column.addWidget(Words("Order of work", 14, True))
+    for price in prices:
+        row = QHBoxLayout()
+        chosen = price.batch == now
+        words = {1: "sheet by sheet", 3: "three sheets at a time", 0: "all sheets together"}[price.batch]
+        if chosen:
+            row.addWidget(Words(words, 14, True), 1)
+        else:
+            link = LinkWords(words, partial(take, price.batch), 14)
+            link.setObjectName(f"batch-{price.batch}")
+            row.addWidget(link, 1)
+        row.addWidget(Words(f"set {price.settings} times", 14, chosen, "ink" if chosen else "quiet", "right"))
+        column.addLayout(row)
+        if price.batch != 1:
+            ask = f"{price.begun} sheets are begun at once, up to {price.waiting} half-cut pieces wait by their names"
+            column.addWidget(Words(ask, 12, colour="quiet", wrap=True))
 
 
 def add_comparison(

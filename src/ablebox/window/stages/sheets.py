@@ -17,6 +17,8 @@ from ...core.drawing.shapes import Drawing
 from ...core.drawing.sheet_marks import Marks
 from ...core.drawing.sheet_view import sheet_view
 from ...core.lengths import Length, inches
+from ...core.project import rack_edits
+from ...core.shop.batches import price
 from ...core.shop.compare import facts
 from ...core.shop.on_sheets import pieces_in
 from ...core.shop.plans import verdict
@@ -32,7 +34,7 @@ from .rack import RackPanel
 from .sheet_drawing import SheetDrawing
 from .sheet_hand import Here, SheetHand
 from .sheet_strip import SheetStrip
-from .sheet_tape import add_buttons, add_comparison, add_cuts, add_rests
+from .sheet_tape import add_batches, add_buttons, add_comparison, add_cuts, add_rests
 from .stage import Stage
 
 _SHEET, _RACK, _BOARDS = range(3)
@@ -94,7 +96,7 @@ class SheetsStage(Stage):
         sizes = QHBoxLayout()
         sizes.setSpacing(10)
         self._fields = []
-        for key, words in (("saw/kerf", "kerf"), ("saw/trim", "trimmed off each edge")):
+        for key, words in (("saw/kerf", "kerf"), ("saw/trim", "trim")):
             field = LengthField(self.desk, key, words)
             field.setFixedWidth(80)
             self._fields.append(field)
@@ -271,7 +273,7 @@ class SheetsStage(Stage):
                 sheet_view(
                     plan, sheet, by_code, made.units, False, small=True, marks=self._marks(code, plan, sheet, number)
                 ),
-                f"{sheet.used:.0%}",
+                f"{plan.numbers[number - 1]}   {sheet.used:.0%}",
             )
             for code, plan, sheet, number in known
         ]
@@ -300,7 +302,9 @@ class SheetsStage(Stage):
         words = f"Sheet {plan.numbers[number - 1]}, in the order you cut · {unit} · {len(cuts)} cuts, something is set {settings(cuts)} times"
         column.addWidget(Words(words, 14, colour="quiet", wrap=True))
         column.addSpacing(6)
-        add_cuts(column, cuts, pieces_in(made, code, plan)[number - 1], done, made.units)
+        add_cuts(
+            column, cuts, pieces_in(made, code, plan)[number - 1], partial(kept, made.project, code), done, made.units
+        )
         for words in sheet_notes(plan, sheet, cuts):
             column.addWidget(Words(words, 13, colour="quiet", wrap=True))
         guessed = list(assumed(made.project.rack.saw))
@@ -310,6 +314,11 @@ class SheetsStage(Stage):
         project = made.project
         rests = [(rest, kept(project, code, rest)) for rest in order.rests if min(rest.length, rest.width) >= _SLIVER]
         add_rests(column, rests, made.units, self.hand.turn_rest)
+        if len(plan.sheets) > 1 and not self.desk.planner.running:
+            choices = [1, 3, 0] if len(plan.sheets) > 3 else [1, 0]
+            now = project.rack.saw.batch
+            now = now if now in choices else 0
+            add_batches(column, [price(made, plan, batch) for batch in choices], now, self._cut_together)
         column.addSpacing(8)
         proven = all(each.proven for each in self.desk.planner.plans.values())
         column.addWidget(
@@ -327,6 +336,9 @@ class SheetsStage(Stage):
             ]
         units = made.units
         add_comparison(column, facts(plan, units), facts(aside, units) if aside is not None else None, buttons)
+
+    def _cut_together(self, batch: int) -> None:
+        self.desk.change("Order of work", rack_edits.with_saw(self.desk.document.project, batch=batch))
 
     def _piece(self, column: QVBoxLayout, plan: Plan, sheet: CutSheet, number: int) -> None:
         """Show what can be done with the piece at hand."""
