@@ -10,6 +10,8 @@ from typing import Any
 from .blanks import Bed, Blank
 from .construct import Lay
 
+#: Guides there are: waste, and waste over what the laid pieces measure in one way or another.
+GUIDES = 6
 #: Partial plans at once times pieces: what there is memory for.
 _MOST = 4_000_000
 

@@ -24,8 +24,6 @@ SHEET, WAY, U0, U1, V0, V1, U2 = range(7)
 _IN_ROW, _NEW_ROW, _NEW_STRIP, _NEW_SHEET = range(4)
 #: A move is told in one number: partial plan, kind of piece, whether it is turned, and where it is laid.
 _KINDS = 1 << 20
-#: Guides: waste, and waste over what the laid pieces measure in one way or another.
-GUIDES = 6
 
 
 @njit(cache=True, inline="always")
@@ -265,8 +263,6 @@ def lay(  # type: ignore[no-untyped-def]
                                     limit = _best_first(key, move, room, found)
                 if fits:
                     break
-                if fresh or sheet < 0:
-                    pass
                 if not fresh and sheet >= 0:
                     closed += float(sheet_length[sheet]) * sheet_width[sheet]
                 next_sheet += 1

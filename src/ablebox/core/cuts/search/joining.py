@@ -8,6 +8,8 @@ is then put together so that the lengths add up to it exactly.
 
 from __future__ import annotations
 
+from collections import Counter
+from collections.abc import Sequence
 from dataclasses import dataclass
 from random import Random
 
@@ -19,6 +21,16 @@ _LOOKED_AT, _SHARED = 10, 12
 MANY = 700
 #: Steps of the search for lengths that add up.
 _STEPS = 20_000
+
+
+#: Sides are rare where those that share one are so few, on the average over all blanks.
+_RARE = 8.0
+
+
+def sides_are_rare(blanks: Sequence[Blank]) -> bool:
+    """Whether few enough blanks share a side for it to mean something, and for all joins to be looked through."""
+    there = Counter(side for blank in blanks for side in {blank.length, blank.width})
+    return sum(count * count for count in there.values()) <= _RARE * len(blanks)
 
 
 @dataclass(frozen=True, slots=True)

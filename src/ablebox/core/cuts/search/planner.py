@@ -24,12 +24,12 @@ from ..checker import check
 from ..plan import Plan
 from ..problem import Block, Piece, Problem
 from ..tidy import tidied
+from .anytime import Anytime
 from .around import Around
 from .blanks import Bed, Blank, beds, blanks, to_sheet
 from .compiled import COMPILED
 from .construct import RULES, Lay, Rule, lay_out, rules_for
-from .improve import Improver
-from .joining import MANY, Joiner
+from .joining import MANY, Joiner, sides_are_rare
 from .mixed import cheaper
 from .score import Score, score
 from .settings import Simpler
@@ -39,6 +39,8 @@ _MM = Units(System.MM)
 
 #: Rounds from which on it pays to wait for the compiled loop, and how many of them one step of it counts for.
 _WORTH_LOADING, _A_STEP = 1_000, 10
+#: From this share of the search on the best bound is looked for, where the plan is not proven yet.
+_BOUND_FROM = 0.3
 #: Sheets looked at for a place where there are many blanks.
 _RECENT = 30
 #: Of many blanks a better plan is shown when so much more of the search is over.
@@ -112,30 +114,34 @@ def plan(
         COMPILED.start()
     search = _Search(problem, Random(seed))
     yield Progress(0, rounds, search.plan())
-    if (worth or not search.many) and search.sharpen(worth):
+    ready = worth and patient
+    if not ready and (worth or not search.many) and search.sharpen(worth):
         yield Progress(0, rounds, search.plan())
-    if search.join(4, stop):
+    if (not ready or sides_are_rare(search.blanks)) and search.join(4, stop):
         yield Progress(0, rounds, search.plan())
-    if not search.settled and not (worth and patient) and not search.far_too_many and search.try_all_rules(stop):
+    if not search.settled and not ready and not search.far_too_many and search.try_all_rules(stop):
         yield Progress(0, rounds, search.plan())
     done = 0
-    if not worth or problem.sawing.stages or (not patient and COMPILED.loop is None):
+    if not worth or (not patient and COMPILED.loop is None):
         for done, better in search.ruined(rounds, lambda: stop() or search.may_go_over(worth)):
             if better:
                 yield Progress(done, rounds, search.plan())
-    if worth and search.lays and not problem.sawing.stages and not stop():
-        loop = COMPILED.wait() if patient else COMPILED.loop
-        if loop is not None:
-            share = spent or (lambda: min(1.0, done / rounds))
-            improver = Improver(loop, problem, search.beds, search.blanks, search.lays, search.bound.sheets, seed)
-            shown = 0.0
-            while done < rounds and not stop() and not improver.settled:
-                done += _A_STEP
-                if improver.step(share()):
-                    search.lays = improver.lays
-                    if not search.many or share() >= shown + _SHOW_EVERY:
-                        shown = share()
-                        yield Progress(min(done, rounds), rounds, search.plan())
+    loop = (COMPILED.wait() if patient else COMPILED.loop) if worth and search.lays and not stop() else None
+    if loop is not None:
+        share = spent or (lambda: min(1.0, done / rounds))
+        anytime = Anytime(loop, search.beds, search.blanks, search.lays, problem.sawing.stages, seed)
+        shown, bounded = 0.0, not ready
+        while done < rounds and not stop() and not (search.settled and anytime.settled(share())):
+            done += _A_STEP
+            if not bounded and share() > _BOUND_FROM:
+                bounded = True
+                if search.sharpen(True):
+                    yield Progress(min(done, rounds), rounds, search.plan())
+            if anytime.step(share(), search.bound.sheets):
+                search.lays = anytime.lays
+                if not search.many or share() >= shown + _SHOW_EVERY:
+                    shown = share()
+                    yield Progress(min(done, rounds), rounds, search.plan())
     search.cheapen(stop)
     search.simplify(over, rounds)
     yield Progress(rounds, rounds, search.plan())
@@ -309,7 +315,7 @@ class _Search:
 
     def may_go_over(self, worth: bool) -> bool:
         """Whether the compiled loop is there to take over."""
-        return worth and not self.problem.sawing.stages and COMPILED.loop is not None
+        return worth and COMPILED.loop is not None
 
     def cheapen(self, stop: Callable[[], bool]) -> None:
         """Where sheets of several sizes are to be had, put what lies on one or two of them on cheaper ones."""
