@@ -50,7 +50,7 @@ class Anytime:
         self.beds, self.blanks, self.lays = beds, blanks, lays
         self._loop, self._seed, self._free = loop, seed, not stages
         self._judge = Worth(beds)
-        self._worth = self._judge.of(self._judge.sheets(lays))
+        self._rank = self._judge.rank(self._judge.sheets(lays))
         # Two directions are strips and their pieces; with three, pieces lie beside each other in rows of a strip.
         self._layer = Layer(loop, stages != 2, seed)
         self._improver = Improver(loop, self._judge, beds, blanks, lays, 0, seed)
@@ -130,10 +130,10 @@ class Anytime:
         return better
 
     def _take(self, lays: list[Lay]) -> bool:
-        worth = self._judge.of(self._judge.sheets(lays))
-        if worth >= self._worth - 1e-9:
+        rank = self._judge.rank(self._judge.sheets(lays))
+        if rank >= self._rank:
             return False
-        self.lays, self._worth = lays, worth
+        self.lays, self._rank = lays, rank
         return True
 
 

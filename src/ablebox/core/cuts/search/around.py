@@ -23,16 +23,17 @@ class Around:
 
     Args:
         problem: with sheets that are held.
+        beside: whether anything is laid beside what is held.
     """
 
-    def __init__(self, problem: Problem) -> None:
+    def __init__(self, problem: Problem, beside: bool = True) -> None:
         self.whole = problem
         there = Counter(spot.code for held in problem.held for spot in held.spots)
         taken = Counter(held.supply for held in problem.held)
         self._places: dict[str, tuple[int, Board]] = {}
         supplies: list[Supply] = []
         for number, held in enumerate(problem.held):
-            for rest in rests_of(problem, held):
+            for rest in rests_of(problem, held) if beside else ():
                 code = f"rest {len(supplies) + 1} of what is held"
                 # A rest has no factory edges: it is given back what trimming would take.
                 trims = problem.trim + problem.terms.far

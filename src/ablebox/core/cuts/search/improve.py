@@ -87,7 +87,7 @@ class Improver:
             return False
         lays, self._filling = self._filling.lays(), None
         self._fillings.pop(0)
-        if lays is None or self.worth.of(self.worth.sheets(lays)) >= self.worth.of(self.worth.sheets(self.lays)):
+        if lays is None or self.worth.rank(self.worth.sheets(lays)) >= self.worth.rank(self.worth.sheets(self.lays)):
             return False
         self._take(lays)
         return True

@@ -56,7 +56,7 @@ class Neighbourhood:
         self._bought = [bed for bed in beds if not bed.supply.offcut]
         self._largest = max(beds, key=lambda bed: bed.length * bed.width)
         self.now = self.best = worth.sheets(lays)
-        self._now = self._best = worth.of(self.best)
+        self._now, self._best = worth.of(self.best), worth.rank(self.best)
         self._cycle = 0
         self._rare = sides_are_rare([blank for lay in lays for blank, *_ in lay.placed])
         self._heat = _SHORT_HEAT if sum(len(lay.placed) for lay in lays) <= _SHORT else _HEAT
@@ -91,9 +91,9 @@ class Neighbourhood:
         if worth > self._now + heat * (1.0 - within) * self.rng.random():
             return False
         self.now, self._now = sheets, worth
-        own = self.worth.of(sheets) if hotter else worth
-        if own < self._best - 1e-9:
-            self.best, self._best = sheets, own
+        rank = self.worth.rank(sheets)
+        if rank < self._best:
+            self.best, self._best = sheets, rank
             return True
         if worth > self.worth.of(self.best, hotter) + _FAR * heat:
             self._back(hotter)

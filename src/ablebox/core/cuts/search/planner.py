@@ -103,9 +103,7 @@ def plan(
     """
     _refuse_impossible(problem, units)
     if problem.held:
-        around = Around(problem)
-        for step in plan(around.inner, rounds, stop, seed, units, spent, compiled):
-            yield replace(step, best=_proved(around.back(step.best)))
+        yield from _around(problem, rounds, stop, seed, units, spent, compiled)
         return
     worth = (rounds >= _WORTH_LOADING if compiled is None else compiled) and bool(problem.pieces)
     patient = spent is None or COMPILED.quick
@@ -145,6 +143,34 @@ def plan(
     search.cheapen(stop)
     search.simplify(over, rounds)
     yield Progress(rounds, rounds, search.plan())
+
+
+def _around(
+    problem: Problem, rounds: int, stop: Callable[[], bool], seed: int, units: Units,
+    spent: Callable[[], float] | None, compiled: bool | None,
+) -> Iterator[Progress]:  # fmt: skip
+    """Search around what is held.
+
+    Where directions of cuts are limited, what is laid beside a held piece may ask for one more: then fewer are allowed
+    there, and at last nothing is laid beside it.
+    """
+    stages = problem.sawing.stages
+    fewer = [(stages, True), *((each, True) for each in range(stages - 1, 1, -1)), (stages, False)]
+    for allowed, beside in fewer:
+        around = Around(problem, beside)
+        inner = replace(around.inner, sawing=replace(problem.sawing, stages=allowed))
+        good = False
+        for step in plan(inner, rounds, stop, seed, units, spent, compiled):
+            whole = around.back(step.best)
+            if check(whole):
+                if not good:
+                    break
+                continue
+            good = True
+            yield replace(step, best=whole)
+        if good:
+            return
+    _proved(whole)
 
 
 def _earlier(stop: Callable[[], bool], spent: Callable[[], float] | None, worth: bool) -> Callable[[], bool]:

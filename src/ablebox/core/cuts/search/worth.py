@@ -57,8 +57,12 @@ class Worth:
         cut = min(long / bed.length, wide / bed.width)
         return Laid(lay, self._costs[id(bed)], area / (bed.length * bed.width), cut)
 
+    def rank(self, sheets: Sequence[Laid]) -> tuple[float, float]:
+        """Return what decides which of two layouts is the better one: what its sheets cost, then what it is worth."""
+        return round(sum(sheet.cost for sheet in sheets), 7), round(self.of(sheets), 9)
+
     def of(self, sheets: Sequence[Laid], cut_alone: bool = False) -> float:
-        """Return what a layout costs; smaller is better.
+        """Return what a layout is worth on the way; smaller is better.
 
         Args:
             sheets: the layout.

@@ -1,0 +1,112 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The search with the compiled loops: everything a plan can be asked for at once, at random."""
+
+from __future__ import annotations
+
+import unittest
+from dataclasses import replace
+from random import Random
+
+from ablebox.core.cuts.bound import bound
+from ablebox.core.cuts.checker import check
+from ablebox.core.cuts.plan import Plan
+from ablebox.core.cuts.problem import Block, Held, Member, Piece, Problem, Sawing, Supply
+from ablebox.core.cuts.search.beam import GUIDES, Beam, Layer
+from ablebox.core.cuts.search.blanks import Blank, beds, blanks, to_sheet
+from ablebox.core.cuts.search.compiled import COMPILED
+from ablebox.core.cuts.search.pairs import paired
+from ablebox.core.cuts.search.planner import plan
+from ablebox.core.errors import StockShort
+from tests.many import many
+
+MM = 16_000
+
+
+def anything(rng: Random) -> Problem:
+    """Return a problem with a choice of everything: sizes and prices of sheets, offcuts, grain, blocks, trims, directions."""
+    pieces = tuple(
+        Piece(f"p{i}", rng.randint(60, 900) * MM, rng.randint(50, 600) * MM, rng.choice((1, 2, 4)), rng.random() < 0.5)
+        for i in range(rng.randint(4, 14))
+    )
+    priced = rng.random() < 0.5
+    supplies = [Supply("sheet", 2440 * MM, 1220 * MM, None, False, 9000 if priced else None)]
+    if rng.random() < 0.5:
+        supplies.append(Supply("small", 1525 * MM, 1525 * MM, rng.choice((None, 2)), False, 6100 if priced else None))
+    if rng.random() < 0.5:
+        supplies.append(Supply("offcut", rng.randint(600, 1500) * MM, rng.randint(400, 900) * MM, 2, True))
+    kerf, blocks = rng.randint(0, 4) * MM, ()
+    first = pieces[0]
+    if rng.random() < 0.5 and first.count > 1:
+        members = (Member(first.code, 0, 0), Member(first.code, 0, first.width + kerf))
+        blocks = (Block("together", first.length, 2 * first.width + kerf, members, first.fixed),)
+    sawing = Sawing(rng.choice((0, 0, 2, 3, 4)))
+    trim, four = rng.choice((0, 6)) * MM, rng.random() < 0.5
+    return Problem(pieces, tuple(supplies), kerf, trim, blocks, (), sawing, four)
+
+
+def cost(made: Plan) -> tuple[int, int]:
+    bought = [sheet for sheet in made.sheets if not sheet.supply.offcut]
+    return made.cost, sum(sheet.supply.length * sheet.supply.width for sheet in bought)
+
+
+class Everything(unittest.TestCase):
+    def test_every_plan_can_be_cut_and_none_is_worse_than_the_one_before(self) -> None:
+        """The planner checks each plan itself: the checker here is asked again, and what is held is held."""
+        told = 0
+        for seed in range(many(16)):
+            rng = Random(seed)
+            problem = anything(rng)
+            try:
+                steps = [step.best for step in plan(problem, 400, lambda: False, seed, compiled=True)]
+            except StockShort:
+                continue
+            told += 1
+            for made in steps:
+                self.assertEqual(check(made), [], seed)
+            self.assertEqual(sorted(map(cost, steps), reverse=True), list(map(cost, steps)), seed)
+            self.assertGreaterEqual(steps[-1].bought, bound(problem).sheets)
+            sheet = steps[-1].sheets[0]
+            around = replace(problem, blocks=(), held=(Held(sheet.supply, sheet.spots[:1]),))
+            *_, final = plan(around, 200, lambda: False, seed, compiled=True)
+            self.assertEqual(check(final.best), [], seed)
+            self.assertIn(sheet.spots[0], final.best.sheets[0].spots)
+        self.assertGreater(told, many(12))
+
+    def test_a_beam_lays_every_piece_once_and_deeper_ones_are_no_worse_on_the_whole(self) -> None:
+        layer = Layer(COMPILED.wait(), True, 1)
+        totals = {1: 0, 30: 0}
+        for seed in range(12):
+            problem = replace(anything(Random(seed)), blocks=(), sawing=Sawing())
+            wanted, sheets = blanks(problem), beds(problem)[-1:] * 30
+            for depth in totals:
+                for guide in range(GUIDES):
+                    lays = layer.lay(wanted, sheets, Beam(depth, guide, ways=1 + seed % 3))
+                    assert lays is not None
+                    laid = [blank for lay in lays for blank, *_ in lay.placed]
+                    self.assertEqual({id(blank) for blank in laid}, {id(blank) for blank in wanted})
+                    self.assertEqual(len(laid), len(wanted))
+                    totals[depth] += len(lays)
+                    made = Plan(problem, tuple(to_sheet(problem, lay.bed, lay.placed) for lay in lays), bound(problem))
+                    self.assertEqual([fault for fault in check(made) if "times, there are" not in fault], [])
+        self.assertLess(totals[30], totals[1])
+
+    def test_what_does_not_fit_is_said(self) -> None:
+        layer = Layer(COMPILED.wait(), True, 1)
+        problem = anything(Random(1))
+        self.assertIsNone(layer.lay([Blank("far", 10**9, 10**9, False)], beds(problem), Beam(5)))
+
+    def test_joined_blanks_are_the_same_blanks(self) -> None:
+        for seed in range(200):
+            rng = Random(seed)
+            sides = [rng.randint(1, 6) * 100 for _ in range(4)]
+            singles = [Blank(f"b{i}", rng.choice(sides), rng.choice(sides), rng.random() < 0.5) for i in range(12)]
+            joined = paired(singles, rng.randint(0, 6), 1200, 900, rng)
+            there = [row for blank in joined for row in blank.single(0, 0, False)]
+            self.assertEqual({id(row[0]) for row in there}, {id(blank) for blank in singles})
+            self.assertEqual(sum(blank.area for blank in joined), sum(blank.area for blank in singles))
+            for blank in joined:
+                self.assertTrue(blank.fits(1200, 900))
+                for part, x, y, turned in blank.single(0, 0, False):
+                    long, wide = (part.width, part.length) if turned else (part.length, part.width)
+                    self.assertFalse(turned and part.fixed)
+                    self.assertTrue(0 <= x <= blank.length - long and 0 <= y <= blank.width - wide)
