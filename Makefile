@@ -16,7 +16,7 @@ $(READY): requirements.lock pyproject.toml tools/system.sh
 	$(PYTHON) -m venv $(VENV)
 	$(BIN)/python -m pip install --quiet --disable-pip-version-check --require-hashes -r requirements.lock
 	$(BIN)/python -m pip install --quiet --disable-pip-version-check --no-deps --no-build-isolation -e .
-	@$(BIN)/python -c 'from ablebox.core.cuts.search import kernel; kernel.warm()'
+	@$(BIN)/python -c 'from ablebox.core.cuts.search.compiled import COMPILED; COMPILED.wait()'
 	@touch $(READY)
 
 demo: $(READY)

@@ -24,6 +24,8 @@ class Late(Enum):
     EVERYTHING = ("core.paper.everything_json", "window")
     EXPLODED = ("core.drawing.exploded", "window")
     SPREADSHEETS = ("core.spreadsheets", "core.project")
+    STORED = ("core.cuts.search.stored", "core.cuts")
+    BEAM_ENTRY = ("core.cuts.search.beam_entry", "core.cuts")
     KERNEL = ("core.cuts.search.kernel", "core.cuts")
     PAIR_BOUND = ("core.cuts.pair_bound", "core.cuts")
     PARTS = ("cli.parts", "cli")

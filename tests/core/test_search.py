@@ -3,8 +3,12 @@
 
 from __future__ import annotations
 
+import subprocess
+import sys
 import unittest
+from collections.abc import Callable
 from dataclasses import replace
+from pathlib import Path
 from random import Random
 
 from ablebox.core.cuts.bound import bound
@@ -20,6 +24,7 @@ from ablebox.core.errors import StockShort
 from tests.many import many
 
 MM = 16_000
+ROOT = Path(__file__).resolve().parent.parent.parent
 
 
 def anything(rng: Random) -> Problem:
@@ -49,6 +54,12 @@ def cost(made: Plan) -> tuple[int, int]:
     return made.cost, sum(sheet.supply.length * sheet.supply.width for sheet in bought)
 
 
+def layer() -> Layer:
+    COMPILED.wait()
+    assert COMPILED.beam is not None
+    return Layer(COMPILED.beam, True, 1)
+
+
 class Everything(unittest.TestCase):
     def test_every_plan_can_be_cut_and_none_is_worse_than_the_one_before(self) -> None:
         """The planner checks each plan itself: the checker here is asked again, and what is held is held."""
@@ -73,14 +84,14 @@ class Everything(unittest.TestCase):
         self.assertGreater(told, many(12))
 
     def test_a_beam_lays_every_piece_once_and_deeper_ones_are_no_worse_on_the_whole(self) -> None:
-        layer = Layer(COMPILED.wait(), True, 1)
+        laying = layer()
         totals = {1: 0, 30: 0}
         for seed in range(12):
             problem = replace(anything(Random(seed)), blocks=(), sawing=Sawing())
             wanted, sheets = blanks(problem), beds(problem)[-1:] * 30
             for depth in totals:
                 for guide in range(GUIDES):
-                    lays = layer.lay(wanted, sheets, Beam(depth, guide, ways=1 + seed % 3))
+                    lays = laying.lay(wanted, sheets, Beam(depth, guide, ways=1 + seed % 3))
                     assert lays is not None
                     laid = [blank for lay in lays for blank, *_ in lay.placed]
                     self.assertEqual({id(blank) for blank in laid}, {id(blank) for blank in wanted})
@@ -91,9 +102,9 @@ class Everything(unittest.TestCase):
         self.assertLess(totals[30], totals[1])
 
     def test_what_does_not_fit_is_said(self) -> None:
-        layer = Layer(COMPILED.wait(), True, 1)
+        laying = layer()
         problem = anything(Random(1))
-        self.assertIsNone(layer.lay([Blank("far", 10**9, 10**9, False)], beds(problem), Beam(5)))
+        self.assertIsNone(laying.lay([Blank("far", 10**9, 10**9, False)], beds(problem), Beam(5)))
 
     def test_joined_blanks_are_the_same_blanks(self) -> None:
         for seed in range(200):
@@ -110,3 +121,42 @@ class Everything(unittest.TestCase):
                     long, wide = (part.width, part.length) if turned else (part.length, part.width)
                     self.assertFalse(turned and part.fixed)
                     self.assertTrue(0 <= x <= blank.length - long and 0 <= y <= blank.width - wide)
+
+
+class Kept(unittest.TestCase):
+    def test_the_kept_loop_needs_no_compiler_and_the_compiler_works_after_it(self) -> None:
+        """In a process of its own: what is kept lays as what is compiled does, and errors of compiled code still arrive."""
+        COMPILED.wait()
+        words = (
+            "import sys\n"
+            "from ablebox.core.cuts.search.stored import load\n"
+            "entry = load()\n"
+            "assert entry is not None and 'numba' not in sys.modules\n"
+            "from tests.core.test_search import anything, laid_by\n"
+            "before = laid_by(entry)\n"
+            "from ablebox.core.cuts.search.compiled import COMPILED\n"
+            "COMPILED.wait()\n"
+            "from ablebox.core.cuts.search.stored import function\n"
+            "from ablebox.core.cuts.search.beam_entry import entry as compiled\n"
+            "assert laid_by(function(compiled.address)) == before\n"
+            "import numba\n"
+            "@numba.njit\n"
+            "def fails(x):\n"
+            "    if x > 1: raise ValueError('as it should')\n"
+            "    return [x]\n"
+            "try: fails(2)\n"
+            "except ValueError as fault: print(fault)\n"
+        )
+        run = subprocess.run([sys.executable, "-c", words], capture_output=True, text=True, cwd=ROOT, check=False)
+        self.assertEqual((run.stdout.strip(), run.returncode), ("as it should", 0), run.stderr[-400:])
+
+
+def laid_by(entry: Callable[..., float]) -> list[list[tuple[str, int, int, bool]]]:
+    """Return what a loop makes of some lists."""
+    found = []
+    for seed in range(4):
+        problem = replace(anything(Random(seed)), blocks=(), sawing=Sawing())
+        lays = Layer(entry, True, seed).lay(blanks(problem), beds(problem)[-1:] * 30, Beam(20, seed, 0.1))
+        assert lays is not None
+        found.append([(blank.code, x, y, turned) for lay in lays for blank, x, y, turned in lay.placed])
+    return found

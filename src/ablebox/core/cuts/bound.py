@@ -84,11 +84,16 @@ def _cheapest(need: Fraction, rows: list[tuple[Fraction, int | None, int]]) -> F
     return total
 
 
-def sharper(problem: Problem, known: Bound) -> Bound:
+def sharper(problem: Problem, known: Bound, work: int = _WORK) -> Bound:
     """Return a bound at least as good as the one known, by one product of dual feasible functions.
 
     Sheets of several sizes are all taken for as long as the longest and as wide as the widest of them
     while the best product is looked for.
+
+    Args:
+        problem: the problem.
+        known: the bound known.
+        work: how many products are tried, about, times pieces.
     """
     kerf, there = problem.kerf, offers(problem)
     if not there or not problem.pieces:
@@ -102,7 +107,7 @@ def sharper(problem: Problem, known: Bound) -> Bound:
         if not lies and stands and not p.fixed:
             long, wide = wide, long
         pieces.append((long, wide, p.count, p.fixed or not (lies and stands)))
-    most = max(8, min(_FUNCTIONS, int((_WORK / len(pieces)) ** 0.5)))
+    most = max(8, min(_FUNCTIONS, int((work / len(pieces)) ** 0.5)))
     both = [size for long, wide, _, fixed in pieces if not fixed for size in (long, wide)]
     along = functions(length, [long for long, _, _, _ in pieces] + both, most)
     across = functions(width, [wide for _, wide, _, _ in pieces] + both, most)

@@ -7,7 +7,7 @@ of the time a few sheets at a time are laid anew. While there may be a sheet les
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from random import Random
 from typing import Any
 
@@ -32,11 +32,17 @@ _DEEPEST, _AT_ONCE = 20_000, 3
 _QUIET, _AFTER = 0.4, 0.3
 
 
+def needs_others(blanks: list[Blank]) -> bool:
+    """Whether filling sheets, or fitting everything into one less, is of use: for long lists, and where sides are rare."""
+    return len(blanks) > _LONG or sides_are_rare(blanks)
+
+
 class Anytime:
     """Improves a layout step by step.
 
     Args:
-        loop: the compiled loops.
+        beam: the beam's loop.
+        others: the other loops, as soon as they are there; asked only where they are of use.
         beds: kinds of sheet, offcuts first.
         blanks: all blanks.
         lays: the layout to start from.
@@ -45,20 +51,24 @@ class Anytime:
     """
 
     def __init__(
-        self, loop: Any, beds: list[Bed], blanks: list[Blank], lays: list[Lay], stages: int, seed: int
-    ) -> None:
+        self, beam: Callable[..., float], others: Callable[[], Any], beds: list[Bed], blanks: list[Blank], lays: list[Lay],
+        stages: int, seed: int,
+    ) -> None:  # fmt: skip
         self.beds, self.blanks, self.lays = beds, blanks, lays
-        self._loop, self._seed, self._free = loop, seed, not stages
+        self._seed, self._free, self._others = seed, not stages, others
         self._judge = Worth(beds)
         self._rank = self._judge.rank(self._judge.sheets(lays))
         # Two directions are strips and their pieces; with three, pieces lie beside each other in rows of a strip.
-        self._layer = Layer(loop, stages != 2, seed)
-        self._improver = Improver(loop, self._judge, beds, blanks, lays, 0, seed)
+        self._layer = Layer(beam, stages != 2, seed)
+        self._made: Improver | None = None
+        self._filled = False
         self._first = [Beam(1, guide) for guide in range(GUIDES)]
         self._beams = self._deeper()
         self._around: Neighbourhood | None = None
         self._start: float | None = None
         self._grown = self._last = 0.0
+        #: The share the last step took, and where it began: a beam that would take too long is not begun.
+        self._took = self._before = 0.0
         self._rare = sides_are_rare(blanks)
         self._rng = Random(seed)
 
@@ -76,35 +86,51 @@ class Anytime:
         if self._start is None:
             self._start = share
         within = (share - self._start) / max(1e-9, 1.0 - self._start)
+        self._took, self._before = max(0.0, within - self._before), within
         better = self._step(share, within, least)
         if better:
             self._last = share
         return better
 
     def _step(self, share: float, within: float, least: int) -> bool:
-        improver, count = self._improver, len(self.blanks)
-        improver.least = least
+        count = len(self.blanks)
         if self._first and (count <= _VERY_LONG or len(self._first) == GUIDES):
             return self._lay_all(self._first.pop())
-        fill_until = _FILL_FOR if count <= _VERY_LONG else _FILL_LONGER
-        if count > _LONG and self._free and self._around is None and improver.filling and within < fill_until:
-            improver.start_from(self.lays)
-            self._grown = within
-            return improver.fill() and self._take(improver.lays)
-        if self._free and count <= MANY and self._rng.random() < (_FEWER_RARE if self._rare else _FEWER):
-            improver.start_from(self.lays)
-            if improver.can_be_fewer:
+        long = count > _LONG and self._around is None
+        # The first filling is brought to its end, whatever it takes.
+        within_fill = within < (_FILL_FOR if count <= _VERY_LONG else _FILL_LONGER) or not self._filled
+        fewer = count <= MANY and self._rng.random() < (_FEWER_RARE if self._rare else _FEWER)
+        if needs_others(self.blanks) and self._free and ((long and within_fill) or fewer):
+            improver = self._improver(least)
+            if improver is not None and long and within_fill and improver.left:
+                self._grown, left = within, improver.left
+                better = improver.fill() and self._take(improver.lays)
+                self._filled = self._filled or improver.left < left
+                return better
+            if improver is not None and fewer and improver.can_be_fewer:
                 if improver.fewer(1.0 - within) and self._take(improver.lays):
                     self._around = None if self._around is None else self._begin()
                     return True
                 return False
         if self._around is None:
             beam = next(self._beams)
-            if within < self._grown + (_SHORT_FOR if count <= _SHORT else _GROW_FOR) and beam.depth <= _DEEPEST:
+            until = self._grown + (_SHORT_FOR if count <= _SHORT else _GROW_FOR)
+            if within + self._took < until and beam.depth <= _DEEPEST:
                 return self._lay_all(beam)
             self._around = self._begin()
-        better = [self._around.step(share) for _ in range(_AT_ONCE)]
-        return any(better) and self._take(self._around.lays)
+        laid = [self._around.step(share) for _ in range(_AT_ONCE)]
+        return any(laid) and self._take(self._around.lays)
+
+    def _improver(self, least: int) -> Improver | None:
+        """Return what fills sheets and fits everything into one less; ``None`` while its loops are not there."""
+        loop = self._others()
+        if loop is None:
+            return None
+        if self._made is None:
+            self._made = Improver(loop, self._judge, self.beds, self.blanks, self.lays, least, self._seed)
+        self._made.least = least
+        self._made.start_from(self.lays)
+        return self._made
 
     def _begin(self) -> Neighbourhood:
         return Neighbourhood(self._layer, self._judge, self.beds, self.lays, self._free, self._seed)

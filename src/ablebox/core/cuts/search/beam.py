@@ -3,7 +3,8 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
+from ctypes import Array, c_double, c_int32, c_int64
 from dataclasses import dataclass
 from typing import Any
 
@@ -14,6 +15,8 @@ from .construct import Lay
 GUIDES = 6
 #: Partial plans at once times pieces: what there is memory for.
 _MOST = 4_000_000
+#: Rooms that are kept for the next beam of the same size.
+_ROOMS = 8
 
 
 @dataclass(frozen=True, slots=True)
@@ -37,56 +40,53 @@ class Layer:
     """Lays blanks with the compiled loop.
 
     Args:
-        loop: the compiled loop, with its arrays' library as ``np``.
+        entry: the loop, for plain arrays.
         rows: whether several pieces may lie in a row of a strip.
         seed: of the noise.
     """
 
-    def __init__(self, loop: Any, rows: bool, seed: int) -> None:
-        self.loop, self.rows = loop, rows
-        self._state = loop.np.array([seed * 7919 + 17], loop.np.int64)
-        self._room: dict[tuple[int, ...], tuple[Any, ...]] = {}
+    def __init__(self, entry: Callable[..., float], rows: bool, seed: int) -> None:
+        self.entry, self.rows = entry, rows
+        self._state = (c_int64 * 1)(seed * 7919 + 17)
+        self._room: dict[tuple[int, int, int], tuple[int, int, tuple[Array[Any], ...]]] = {}
 
     def lay(self, blanks: Sequence[Blank], beds: Sequence[Bed], beam: Beam) -> list[Lay] | None:
         """Return the blanks laid on beds, used in their order; ``None`` if they do not fit."""
-        np, n = self.loop.np, len(blanks)
+        n = len(blanks)
         kinds: dict[tuple[int, int, bool], list[Blank]] = {}
         for blank in blanks:
             kinds.setdefault((blank.length, blank.width, blank.fixed), []).append(blank)
-        sizes = list(kinds)
-        waiting = [list(same) for same in kinds.values()]
+        sizes, waiting = list(kinds), [list(same) for same in kinds.values()]
         depth = max(1, min(beam.depth, _MOST // max(1, n)))
-        room = self._rooms(n, len(kinds), depth)
-        out = np.empty((5, n), np.int64)
-        used = self.loop.lay(
-            np.array([size[0] for size in sizes], np.int64), np.array([size[1] for size in sizes], np.int64),
-            np.array([size[2] for size in sizes], np.int64), np.array([len(same) for same in waiting], np.int64),
-            np.array([bed.length for bed in beds], np.int64), np.array([bed.width for bed in beds], np.int64),
-            beam.ways, int(self.rows), depth, beam.guide, beam.noise, self._state, *room, *out,
+        held, slots, rooms = self._rooms(n, len(kinds), depth)
+        of_kinds, of_beds, of_blanks = c_int64 * len(kinds), c_int64 * len(beds), c_int64 * n
+        out = [of_blanks() for _ in range(5)]
+        used = self.entry(
+            len(kinds), len(beds), n, depth, held, slots, beam.ways, int(self.rows), beam.guide, beam.noise,
+            of_kinds(*[size[0] for size in sizes]), of_kinds(*[size[1] for size in sizes]),
+            of_kinds(*[int(size[2]) for size in sizes]), of_kinds(*map(len, waiting)),
+            of_beds(*[bed.length for bed in beds]), of_beds(*[bed.width for bed in beds]), self._state, *rooms, *out,
         )  # fmt: skip
         if used < 0:
             return None
         found: dict[int, Lay] = {}
-        for sheet, kind, x, y, turned in zip(*out.tolist(), strict=True):
+        for sheet, kind, x, y, turned in zip(*map(list, out), strict=True):
             lay = found.get(sheet)
             if lay is None:
                 lay = found[sheet] = Lay(beds[sheet])
             lay.placed += waiting[kind].pop().single(x, y, bool(turned))
         return list(found.values())
 
-    def _rooms(self, n: int, kinds: int, depth: int) -> tuple[Any, ...]:
-        np = self.loop.np
+    def _rooms(self, n: int, kinds: int, depth: int) -> tuple[int, int, tuple[Array[Any], ...]]:
         room = self._room.get((n, kinds, depth))
         if room is None:
-            slots = 1 << (4 * depth - 1).bit_length()
-            held = max(4 * depth, 64)
-            room = (
-                np.empty((2, depth, 7), np.int64), np.empty((2, depth, 4)), np.empty((2, depth, kinds), np.int32),
-                np.empty((2, depth), np.int64), np.empty(held), np.empty(held, np.int64),
-                np.empty((n, depth), np.int64), np.empty(slots, np.int32), np.empty(depth, np.int32),
-                np.empty(kinds, np.int64),
+            slots, held = 1 << (4 * depth - 1).bit_length(), max(4 * depth, 64)
+            arrays = (
+                (c_int64 * (14 * depth))(), (c_double * (8 * depth))(), (c_int32 * (2 * depth * kinds))(),
+                (c_int64 * (2 * depth))(), (c_double * held)(), (c_int64 * held)(), (c_int64 * (n * depth))(),
+                (c_int32 * slots)(), (c_int32 * depth)(), (c_int64 * kinds)(),
             )  # fmt: skip
-            if len(self._room) > 8:
+            if len(self._room) >= _ROOMS:
                 self._room.clear()
-            self._room[n, kinds, depth] = room
+            room = self._room[n, kinds, depth] = held, slots, arrays
         return room

@@ -26,14 +26,14 @@ _IN_ROW, _NEW_ROW, _NEW_STRIP, _NEW_SHEET = range(4)
 _KINDS = 1 << 20
 
 
-@njit(cache=True, inline="always")
+@njit(cache=True, error_model="numpy", inline="always")
 def _random(state):  # type: ignore[no-untyped-def]
     """Return the next number from 0 to 1, of the 48-bit congruential generator that C libraries use."""
     state[0] = (state[0] * 25214903917 + 11) & 281474976710655
     return state[0] / 281474976710656.0
 
 
-@njit(cache=True, inline="always")
+@njit(cache=True, error_model="numpy", inline="always")
 def _key(guide, area, laid, squares):  # type: ignore[no-untyped-def]
     """Return how a partial plan is judged; smaller is better."""
     waste = (area - laid) / area
@@ -50,7 +50,7 @@ def _key(guide, area, laid, squares):  # type: ignore[no-untyped-def]
     return waste / squares
 
 
-@njit(cache=True)
+@njit(cache=True, error_model="numpy")
 def _best_first(key, move, count, keep):  # type: ignore[no-untyped-def]
     """Bring the best of some candidates to the front, in no order; return the worst key among them."""
     low, high = 0, count - 1
@@ -79,7 +79,7 @@ def _best_first(key, move, count, keep):  # type: ignore[no-untyped-def]
     return worst
 
 
-@njit(cache=True)
+@njit(cache=True, error_model="numpy")
 def _sort(key, move, count):  # type: ignore[no-untyped-def]
     """Sort candidates by their keys."""
     gap = 1
@@ -96,41 +96,45 @@ def _sort(key, move, count):  # type: ignore[no-untyped-def]
         gap //= 3
 
 
-@njit(cache=True, inline="always")
-def _covers(a, b):  # type: ignore[no-untyped-def]
+@njit(cache=True, error_model="numpy", inline="always")
+def _covers(front, at, i, j):  # type: ignore[no-untyped-def]
     """Whether the border of one partial plan leaves at least what another's leaves."""
-    if a[SHEET] != b[SHEET]:
-        return a[SHEET] < b[SHEET]
-    if a[WAY] != b[WAY]:
+    if front[at, i, SHEET] != front[at, j, SHEET]:
+        return front[at, i, SHEET] < front[at, j, SHEET]
+    if front[at, i, WAY] != front[at, j, WAY]:
         return False
-    if a[U1] <= b[U0]:
+    if front[at, i, U1] <= front[at, j, U0]:
         return True
-    if a[U0] > b[U0] or a[U1] > b[U1]:
+    if front[at, i, U0] > front[at, j, U0] or front[at, i, U1] > front[at, j, U1]:
         return False
-    if a[V1] <= b[V0]:
+    if front[at, i, V1] <= front[at, j, V0]:
         return True
-    return a[V0] <= b[V0] and a[V1] <= b[V1] and a[U2] <= b[U2]
+    return (
+        front[at, i, V0] <= front[at, j, V0]
+        and front[at, i, V1] <= front[at, j, V1]
+        and front[at, i, U2] <= front[at, j, U2]
+    )
 
 
-@njit(cache=True, inline="always")
-def _laid(front, how, u, v):  # type: ignore[no-untyped-def]
+@njit(cache=True, error_model="numpy", inline="always")
+def _laid(front, at, i, how, u, v):  # type: ignore[no-untyped-def]
     """Change a border as a piece so large is laid, in the row, a new row or a new strip."""
     if how == _IN_ROW:
-        front[U2] += u
-        front[V1] = max(front[V1], front[V0] + v)
+        front[at, i, U2] += u
+        front[at, i, V1] = max(front[at, i, V1], front[at, i, V0] + v)
     elif how == _NEW_ROW:
-        front[V0] = front[V1]
-        front[V1] += v
-        front[U2] = front[U0] + u
+        front[at, i, V0] = front[at, i, V1]
+        front[at, i, V1] += v
+        front[at, i, U2] = front[at, i, U0] + u
     else:
-        front[U0] = front[U1]
-        front[U2] = front[U0] + u
-        front[V0] = 0
-        front[V1] = v
-    front[U1] = max(front[U1], front[U2])
+        front[at, i, U0] = front[at, i, U1]
+        front[at, i, U2] = front[at, i, U0] + u
+        front[at, i, V0] = 0
+        front[at, i, V1] = v
+    front[at, i, U1] = max(front[at, i, U1], front[at, i, U2])
 
 
-@njit(cache=True)
+@njit(cache=True, error_model="numpy")
 def lay(  # type: ignore[no-untyped-def]
     length, width, fixed, count, sheet_length, sheet_width, ways, rows, depth, guide, noise, state,
     front, mass, left, mark, key, move, history, head, chain, sign,
@@ -178,9 +182,11 @@ def lay(  # type: ignore[no-untyped-def]
         _random(state)
         sign[k] = (high << 15) ^ state[0]
     now, there = 0, 1
-    front[0, 0, :] = 0
+    for f in range(7):
+        front[0, 0, f] = 0
     front[0, 0, SHEET] = -1
-    mass[0, 0, :] = 0.0
+    for f in range(4):
+        mass[0, 0, f] = 0.0
     mark[0, 0] = 0
     for level in range(n):
         found, limit = 0, np.inf
@@ -287,24 +293,28 @@ def lay(  # type: ignore[no-untyped-def]
             turn = (told >> 4) & 1
             k = (told >> 5) % _KINDS
             i = (told >> 5) // _KINDS
-            border = front[new, kept]
-            border[:] = front[now, i]
-            mass[new, kept, :] = mass[now, i]
+            for f in range(7):
+                front[new, kept, f] = front[now, i, f]
+            for f in range(4):
+                mass[new, kept, f] = mass[now, i, f]
             if how == _NEW_SHEET:
-                if border[SHEET] >= 0:
-                    mass[new, kept, 2] += float(sheet_length[border[SHEET]]) * sheet_width[border[SHEET]]
-                border[:] = 0
-                border[SHEET], border[WAY] = next_sheet, new_way
+                sheet = front[new, kept, SHEET]
+                if sheet >= 0:
+                    mass[new, kept, 2] += float(sheet_length[sheet]) * sheet_width[sheet]
+                for f in range(7):
+                    front[new, kept, f] = 0
+                front[new, kept, SHEET] = next_sheet
+                front[new, kept, WAY] = new_way
                 mass[new, kept, 3] = mass[new, kept, 0]
             u, v = length[k], width[k]
-            if turn != border[WAY]:
+            if turn != front[new, kept, WAY]:
                 u, v = v, u
-            _laid(border, how, u, v)
+            _laid(front, new, kept, how, u, v)
             its = mark[now, i] + sign[k]
             slot = (its ^ (its >> 31)) & (slots - 1)
             other, covered = head[slot], False
             while other >= 0:
-                if mark[new, other] == its and _covers(front[new, other], border):
+                if mark[new, other] == its and _covers(front, new, other, kept):
                     covered = True
                     break
                 other = chain[other]
@@ -314,7 +324,8 @@ def lay(  # type: ignore[no-untyped-def]
             mass[new, kept, 0] += own
             mass[new, kept, 1] += own * own
             mark[new, kept] = its
-            left[new, kept, :] = left[now, i]
+            for f in range(kinds):
+                left[new, kept, f] = left[now, i, f]
             left[new, kept, k] -= 1
             history[level, kept] = move[c]
             chain[kept] = head[slot]
@@ -337,9 +348,10 @@ def lay(  # type: ignore[no-untyped-def]
         told = history[level, at]
         out_kind[level] = told
         at = ((told & ((1 << 48) - 1)) >> 5) // _KINDS
-    border = front[1 - now, 0]
-    border[:] = 0
-    border[SHEET] = -1
+    at = 1 - now
+    for f in range(7):
+        front[at, 0, f] = 0
+    front[at, 0, SHEET] = -1
     for level in range(n):
         told = out_kind[level]
         next_sheet = told >> 48
@@ -347,15 +359,16 @@ def lay(  # type: ignore[no-untyped-def]
         new_way, how, turn = (told >> 1) & 1, (told >> 2) & 3, (told >> 4) & 1
         k = (told >> 5) % _KINDS
         if how == _NEW_SHEET:
-            border[:] = 0
-            border[SHEET], border[WAY] = next_sheet, new_way
+            for f in range(7):
+                front[at, 0, f] = 0
+            front[at, 0, SHEET], front[at, 0, WAY] = next_sheet, new_way
         u, v = length[k], width[k]
-        if turn != border[WAY]:
+        if turn != front[at, 0, WAY]:
             u, v = v, u
-        _laid(border, how, u, v)
-        x, y = border[U2] - u, border[V0]
-        if border[WAY] == 1:
+        _laid(front, at, 0, how, u, v)
+        x, y = front[at, 0, U2] - u, front[at, 0, V0]
+        if front[at, 0, WAY] == 1:
             x, y = y, x
-        out_sheet[level], out_kind[level], out_x[level], out_y[level] = border[SHEET], k, x, y
+        out_sheet[level], out_kind[level], out_x[level], out_y[level] = front[at, 0, SHEET], k, x, y
         out_turned[level] = turn
     return best

@@ -7,6 +7,7 @@ The loop is loaded by its name, not by an import, so that a short search never p
 from __future__ import annotations
 
 import logging
+from collections.abc import Callable
 from pathlib import Path
 from threading import Lock, Thread
 from typing import Any
@@ -15,24 +16,34 @@ from ....late import Late
 
 
 class Compiled:
-    """The compiled loop, once it is there."""
+    """The compiled loops, once they are there.
+
+    The beam's loop is kept as object code and is there at once, if this machine has compiled it before. The others, and
+    the beam's where it is not kept, are loaded with the compiler.
+    """
 
     def __init__(self) -> None:
         self._lock = Lock()
         self._thread: Thread | None = None
         self._loop: Any = None
-        #: Whether it cannot be had.
+        self._beam: Callable[..., float] | None = None
+        self._tried = False
+        #: Whether they cannot be had.
         self.failed = False
 
     def start(self) -> None:
-        """Begin to load it, once."""
+        """Begin to load them, once."""
         with self._lock:
-            if self._thread is None:
+            if self._thread is None and self._loop is None:
                 self._thread = Thread(target=self._load, name="ablebox compiled loop", daemon=True)
                 self._thread.start()
 
     def _load(self) -> None:
         try:
+            if self.beam is None:
+                stored, entry = Late.STORED.module, Late.BEAM_ENTRY.module
+                self._beam = stored.function(entry.entry.address)
+                stored.keep(*entry.object_code())
             loop = Late.KERNEL.module
             loop.warm()
         except Exception:
@@ -43,21 +54,30 @@ class Compiled:
         self._loop = loop
 
     @property
+    def beam(self) -> Callable[..., float] | None:
+        """The beam's loop; ``None`` while it is being compiled, or has never been."""
+        if self._beam is None and not self._tried:
+            self._tried = True
+            self._beam = Late.STORED.module.load()
+        return self._beam
+
+    @property
     def loop(self) -> Any:
-        """The loop; ``None`` while it is being loaded."""
+        """The other loops; ``None`` while they are being loaded."""
         return self._loop
 
     @property
     def quick(self) -> bool:
-        """Whether it was compiled before, so that it is there in about a second."""
+        """Whether they were compiled before, so that all are there in about a second."""
         if self.failed:
             return False
         here = Path(__file__).parent
         changed = (here / "kernel.py").stat().st_mtime
-        return any(kept.stat().st_mtime >= changed for kept in (here / "__pycache__").glob("kernel.improve*.nbi"))
+        compiled = any(kept.stat().st_mtime >= changed for kept in (here / "__pycache__").glob("kernel.improve*.nbi"))
+        return compiled and self.beam is not None
 
     def wait(self) -> Any:
-        """Return the loop as soon as it is there."""
+        """Return the other loops as soon as all are there."""
         if self._thread is None and self._loop is None:
             self._load()
         elif self._thread is not None:

@@ -70,9 +70,9 @@ class Improver:
         self._best_plain = self._best_joined = float("inf")
 
     @property
-    def filling(self) -> bool:
-        """Whether there is anything left to fill with."""
-        return bool(self._fillings)
+    def left(self) -> int:
+        """How many ways of filling are left."""
+        return len(self._fillings)
 
     def fill(self) -> bool:
         """Go on filling sheets one after another; return whether that came to something better."""

@@ -13,8 +13,6 @@ from __future__ import annotations
 import numpy as np
 from numba import njit
 
-from .beam_loop import lay
-
 _BIG = 1 << 62
 #: Pieces without a place that take part in a round, about.
 _WAITING = 12
@@ -393,25 +391,4 @@ def warm() -> None:
     )
     sequence(
         one, one, np.zeros(1, np.bool_), one, one, where, one.copy(), one.copy(), np.zeros(1, np.int8), 0, 1, 1, 0.1, 1
-    )
-    rooms = (
-        np.empty((2, 1, 7), np.int64), np.empty((2, 1, 4)), np.empty((2, 1, 1), np.int32), np.empty((2, 1), np.int64),
-        np.empty(64), np.empty(64, np.int64), np.empty((1, 1), np.int64), np.empty(4, np.int32), np.empty(1, np.int32),
-        np.empty(1, np.int64),
-    )  # fmt: skip
-    lay(
-        one,
-        one,
-        one,
-        np.full(1, 1, np.int64),
-        one,
-        one,
-        3,
-        1,
-        1,
-        0,
-        0.0,
-        one.copy(),
-        *rooms,
-        *np.empty((5, 1), np.int64),
     )

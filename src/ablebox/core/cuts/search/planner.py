@@ -12,14 +12,15 @@ Principle" (2000), cited from memory.
 from __future__ import annotations
 
 from collections.abc import Callable, Iterator
-from dataclasses import dataclass, replace
+from dataclasses import replace
+from functools import cached_property, partial
 from random import Random
 
 from ....late import Late
 from ...errors import PartTooLarge, StockShort
 from ...lengths import Length
 from ...units import System, Units
-from ..bound import bound, sharper
+from ..bound import Bound, bound, sharper
 from ..checker import check
 from ..plan import Plan
 from ..problem import Block, Piece, Problem
@@ -41,10 +42,14 @@ _MM = Units(System.MM)
 _WORTH_LOADING, _A_STEP = 1_000, 10
 #: From this share of the search on the best bound is looked for, where the plan is not proven yet.
 _BOUND_FROM = 0.3
+#: Products of functions the plainer one tries, times pieces.
+_BOUND_WORK = 700_000
+#: In a second there is time for a bound of so few kinds, and to make sheets with so few blanks simpler to cut.
+_FEW_KINDS, _FEW_BLANKS = 40, 60
 #: Sheets looked at for a place where there are many blanks.
 _RECENT = 30
-#: Of many blanks a better plan is shown when so much more of the search is over.
-_SHOW_EVERY = 0.08
+#: A better plan is shown when so much more of the search is over; of many blanks, of few.
+_SHOW_EVERY, _SHOW_OFTEN = 0.08, 0.02
 #: Share of a long search from which on the plan is only made simpler to cut.
 _SIMPLER_FROM = 0.92
 
@@ -57,19 +62,22 @@ _SORTS: tuple[Callable[[Blank], tuple[int, ...]], ...] = (
 )
 
 
-@dataclass(frozen=True, slots=True)
 class Progress:
     """Where the search stands.
 
     Args:
         rounds: rounds done.
         total: rounds asked for.
-        best: the best plan so far, already checked.
+        make: makes the best plan so far; asked only where somebody looks at it.
     """
 
-    rounds: int
-    total: int
-    best: Plan
+    def __init__(self, rounds: int, total: int, make: Callable[[], Plan]) -> None:
+        self.rounds, self.total, self._make = rounds, total, make
+
+    @cached_property
+    def best(self) -> Plan:
+        """The best plan so far, already checked."""
+        return self._make()
 
 
 def plan(
@@ -80,6 +88,7 @@ def plan(
     units: Units = _MM,
     spent: Callable[[], float] | None = None,
     compiled: bool | None = None,
+    long: bool = True,
 ) -> Iterator[Progress]:
     """Search for a plan; yields whenever a better one is found, and once at the end.
 
@@ -96,6 +105,7 @@ def plan(
         spent: what share of the time allowed is spent, where a clock leads.
         compiled: whether the compiled loop is used; by the rounds if not given. Where a clock leads and it was
             never compiled before, it is used only if it comes in time.
+        long: whether there is time to load the loops that come with the compiler, about a second and a half.
 
     Raises:
         PartTooLarge: if a piece fits on no sheet.
@@ -103,51 +113,66 @@ def plan(
     """
     _refuse_impossible(problem, units)
     if problem.held:
-        yield from _around(problem, rounds, stop, seed, units, spent, compiled)
+        yield from _around(problem, rounds, stop, seed, units, spent, compiled, long)
         return
     worth = (rounds >= _WORTH_LOADING if compiled is None else compiled) and bool(problem.pieces)
-    patient = spent is None or COMPILED.quick
-    over, stop = stop, _earlier(stop, spent, worth)
+    # The beam's loop is there at once where it was compiled before; the others, if they are of use, come beside the search.
+    patient = worth and (spent is None or COMPILED.quick or COMPILED.beam is not None)
+    over, stop = stop, _earlier(stop, spent, worth and long)
+    search = _Search(problem, Random(seed))
     if worth and not patient:
         COMPILED.start()
-    search = _Search(problem, Random(seed))
-    yield Progress(0, rounds, search.plan())
+    yield Progress(0, rounds, search.planned())
     ready = worth and patient
     if not ready and (worth or not search.many) and search.sharpen(worth):
-        yield Progress(0, rounds, search.plan())
+        yield Progress(0, rounds, search.planned())
     if (not ready or sides_are_rare(search.blanks)) and search.join(4, stop):
-        yield Progress(0, rounds, search.plan())
+        yield Progress(0, rounds, search.planned())
     if not search.settled and not ready and not search.far_too_many and search.try_all_rules(stop):
-        yield Progress(0, rounds, search.plan())
+        yield Progress(0, rounds, search.planned())
     done = 0
-    if not worth or (not patient and COMPILED.loop is None):
+    if not worth or (not patient and COMPILED.beam is None):
         for done, better in search.ruined(rounds, lambda: stop() or search.may_go_over(worth)):
             if better:
-                yield Progress(done, rounds, search.plan())
-    loop = (COMPILED.wait() if patient else COMPILED.loop) if worth and search.lays and not stop() else None
-    if loop is not None:
+                yield Progress(done, rounds, search.planned())
+    beam = _beam(patient) if worth and search.lays and not stop() else None
+    if beam is not None:
         share = spent or (lambda: min(1.0, done / rounds))
-        anytime = Anytime(loop, search.beds, search.blanks, search.lays, problem.sawing.stages, seed)
-        shown, bounded = 0.0, not ready
+        others = COMPILED.wait if patient and long else lambda: COMPILED.loop
+        anytime = Anytime(beam, others, search.beds, search.blanks, search.lays, problem.sawing.stages, seed)
+        short = not long and len(problem.pieces) > _FEW_KINDS
+        shown, bounded = 0.0, not ready or short
         while done < rounds and not stop() and not (search.settled and anytime.settled(share())):
             done += _A_STEP
             if not bounded and share() > _BOUND_FROM:
                 bounded = True
-                if search.sharpen(True):
-                    yield Progress(min(done, rounds), rounds, search.plan())
+                if search.sharpen(long, _BOUND_WORK if long else _BOUND_WORK // 10):
+                    yield Progress(min(done, rounds), rounds, search.planned())
             if anytime.step(share(), search.bound.sheets):
                 search.lays = anytime.lays
-                if not search.many or share() >= shown + _SHOW_EVERY:
+                if share() >= shown + (_SHOW_EVERY if search.many else _SHOW_OFTEN):
                     shown = share()
-                    yield Progress(min(done, rounds), rounds, search.plan())
+                    yield Progress(min(done, rounds), rounds, search.planned())
     search.cheapen(stop)
-    search.simplify(over, rounds)
-    yield Progress(rounds, rounds, search.plan())
+    if long or len(search.blanks) <= _FEW_BLANKS:
+        search.simplify(over, rounds)
+    yield Progress(rounds, rounds, search.planned())
+
+
+def _same(made: Plan) -> Plan:
+    return made
+
+
+def _beam(patient: bool) -> Callable[..., float] | None:
+    """Return the beam's loop, waited for if there is time."""
+    if patient and COMPILED.beam is None:
+        COMPILED.wait()
+    return COMPILED.beam
 
 
 def _around(
     problem: Problem, rounds: int, stop: Callable[[], bool], seed: int, units: Units,
-    spent: Callable[[], float] | None, compiled: bool | None,
+    spent: Callable[[], float] | None, compiled: bool | None, long: bool,
 ) -> Iterator[Progress]:  # fmt: skip
     """Search around what is held.
 
@@ -160,14 +185,14 @@ def _around(
         around = Around(problem, beside)
         inner = replace(around.inner, sawing=replace(problem.sawing, stages=allowed))
         good = False
-        for step in plan(inner, rounds, stop, seed, units, spent, compiled):
+        for step in plan(inner, rounds, stop, seed, units, spent, compiled, long):
             whole = around.back(step.best)
             if check(whole):
                 if not good:
                     break
                 continue
             good = True
-            yield replace(step, best=whole)
+            yield Progress(step.rounds, step.total, partial(_same, whole))
         if good:
             return
     _proved(whole)
@@ -264,27 +289,35 @@ class _Search:
             return sum(self.problem.cost(lay.bed.supply) for lay in self.lays) <= self.bound.cost
         return sum(not lay.bed.supply.offcut for lay in self.lays) <= self.bound.sheets
 
-    def plan(self) -> Plan:
-        """Return the best layout as a plan, after the checker has passed it.
+    def planned(self) -> Callable[[], Plan]:
+        """Return what makes a plan of the best layout there is now."""
+        return partial(self.plan, self.lays, self.bound)
+
+    def plan(self, lays: list[Lay], known: Bound) -> Plan:
+        """Return a layout as a plan, after the checker has passed it.
+
+        Args:
+            lays: the layout.
+            known: how few sheets there can be.
 
         Raises:
             AssertionError: if the search itself is at fault; such a plan is never shown.
         """
-        if self._planned is not None and self._planned[0] is self.lays and self._planned[1].bound == self.bound:
+        if self._planned is not None and self._planned[0] is lays and self._planned[1].bound == known:
             return self._planned[1]
-        ordered = sorted(self.lays, key=lambda lay: (not lay.bed.supply.offcut, -lay.filled))
+        ordered = sorted(lays, key=lambda lay: (not lay.bed.supply.offcut, -lay.filled))
         terms = self.problem.terms
         laid = tuple(to_sheet(self.problem, lay.bed, lay.placed) for lay in ordered)
-        made = Plan(self.problem, tuple(tidied(sheet, terms) for sheet in laid), self.bound)
+        made = Plan(self.problem, tuple(tidied(sheet, terms) for sheet in laid), known)
         if self.problem.blocks and check(made):
             # Pushing pieces together may have torn a block apart.
             together = {member.code for block in self.problem.blocks for member in block.members}
             sheets = (
                 sheet if any(spot.code in together for spot in sheet.spots) else tidied(sheet, terms) for sheet in laid
             )
-            made = Plan(self.problem, tuple(sheets), self.bound)
+            made = Plan(self.problem, tuple(sheets), known)
         _proved(made)
-        self._planned = (self.lays, made)
+        self._planned = (lays, made)
         return made
 
     def _keep_if_better(self, lays: list[Lay] | None) -> bool:
@@ -308,11 +341,12 @@ class _Search:
                     better |= self._keep_if_better(lay_out(order, beds_order, rule, self.smallest))
         return better
 
-    def sharpen(self, worth: bool) -> bool:
+    def sharpen(self, worth: bool, work: int = _BOUND_WORK) -> bool:
         """Look for a better bound where the area's does not prove the plan; return whether there is one.
 
         Args:
             worth: whether the search is long enough for the solver of the best bound to be loaded.
+            work: how much the plainer one may try.
         """
         if self.settled:
             return False
@@ -321,7 +355,7 @@ class _Search:
             # By name, as the compiled loop is: a short search never pays for it.
             self.bound = Late.PAIR_BOUND.module.sharpest(self.problem, old)
         else:
-            self.bound = sharper(self.problem, old)
+            self.bound = sharper(self.problem, old, work)
         return self.bound != old
 
     def join(self, times: int, stop: Callable[[], bool]) -> bool:
@@ -341,7 +375,7 @@ class _Search:
 
     def may_go_over(self, worth: bool) -> bool:
         """Whether the compiled loop is there to take over."""
-        return worth and COMPILED.loop is not None
+        return worth and COMPILED.beam is not None
 
     def cheapen(self, stop: Callable[[], bool]) -> None:
         """Where sheets of several sizes are to be had, put what lies on one or two of them on cheaper ones."""
