@@ -104,7 +104,7 @@ def board_pages(book: Pages) -> None:
             book.words(EDGE, "No plan takes less length of board.", book.width - 2 * EDGE, 9, "settled")
         for number, board in enumerate(plan.boards, start=1):
             book.room_for(30, title)
-            for text in rip_words(number, board, plan, book.write):
+            for text in rip_words(number, board, plan, book.write, goods.extra_width, goods.extra_length):
                 book.words(EDGE, text, book.width - 2 * EDGE, 9.5)
         book.y += 6
 

@@ -12,13 +12,14 @@ from ..assembly.fastener import FastenerKind
 from ..assembly.part import Assembly, CutKind
 from ..assembly.role import Role
 from ..cuts.plan import Plan
+from ..cuts.rips import RipPlan
 from ..hardware import usual
-from ..lengths import TICKS_PER_FOOT, TICKS_PER_MM, Length
+from ..lengths import TICKS_PER_FOOT, TICKS_PER_MM, Length, inches
 from ..project.placed import FILLER
 from ..shop.boards import board_plans
 from ..shop.made import Made
-from ..stock import Edging
-from ..units import System
+from ..stock import BoardGoods, Edging
+from ..units import System, Units
 
 #: Banding bought over what is needed (10 %, common practice).
 BAND_WASTE = Fraction(1, 10)
@@ -145,6 +146,8 @@ def boards_to_buy(made: Made) -> list[str]:
         bought = Counter((board.plank.code, board.plank.length) for board in plan.bought)
         for (name, length), count in bought.items():
             rows.append(f"{goods.name}, {name}: {count} × {made.units.write(Length(length), True)} long")
+        if bought:
+            rows[-1] += f"; {_volume(goods, plan, made.units)} in all"
         if bought and plan.proven:
             rows[-1] += "; no plan takes less"
         if not bought:
@@ -152,6 +155,20 @@ def boards_to_buy(made: Made) -> list[str]:
         for part in plan.too_large:
             rows[-1] += f"; {part.code} is larger than any board"
     return rows
+
+
+#: What planing has taken off a board's thickness, and the cubic inches of a board foot (common practice).
+_PLANED, _BOARD_FOOT = inches("1/4"), 144
+
+
+def _volume(goods: BoardGoods, plan: RipPlan, units: Units) -> str:
+    """Return how much wood the boards that are bought are: board feet as sold rough, or cubic metres."""
+    area = sum(board.plank.length * board.plank.width for board in plan.bought)
+    if units.system is System.MM:
+        return f"{area * goods.nominal.ticks / (1000 * TICKS_PER_MM) ** 3:.3f} m³"
+    inch = inches(1).ticks
+    rough = (goods.nominal + _PLANED).ticks / inch
+    return f"{area * rough / inch**2 / _BOARD_FOOT:.1f} board feet"
 
 
 def cost(made: Made, plans: Mapping[str, Plan]) -> tuple[int, list[str]]:
