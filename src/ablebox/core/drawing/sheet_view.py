@@ -73,7 +73,7 @@ def sheet_view(
         if spot == marks.chosen and not small:
             drawing.add(Area(x, y, dx, dy, "", "select", 2.2))
     if not small:
-        _strip_names(drawing, order, boards, done)
+        _strip_names(drawing, order, done)
     if done and done < len(cuts):
         _next_cut(drawing, cuts[done], boards, units)
     if not small and not done:
@@ -107,17 +107,19 @@ def _next_cut(drawing: Drawing, cut: SawCut, boards: list[Loose], units: Units) 
     drawing.add(Label(*middle, words, 12, "middle", "select", True, ground="card"))
 
 
-def _strip_names(drawing: Drawing, order: Cutting, boards: list[Loose], done: int) -> None:
+def _strip_names(drawing: Drawing, order: Cutting, done: int) -> None:
     """Write the name of each strip at its low corner, outside the first ones, so that no figure is covered."""
-    named: dict[str, Board] = {}
+    named: dict[str, tuple[CutWay, Board]] = {}
     for cut in order.cuts:
         for given in cut.gives:
             if given.what is Becomes.STRIP and given.strip:
-                named.setdefault(given.strip, given.board)
-    for name, board in named.items():
+                # Made true it lies a little further in; which way it was cut off stays.
+                way, _ = named.get(given.strip, (cut.way, given.board))
+                named[given.strip] = way, given.board
+    for name, (way, board) in named.items():
         if name.isdigit() and not done:
-            across = board.x == order.cuts[0].board.x
             x, y = board.x / TICKS_PER_MM, board.y / TICKS_PER_MM
+            across = way is CutWay.RIP
             middle = board.width / 2 / TICKS_PER_MM if across else board.length / 2 / TICKS_PER_MM
             place = (-26.0, y + middle) if across else (x + middle, 0.0)
             drawing.add(Label(*place, name, 11, "middle", "quiet", True, shift=(0, 0) if across else (0, -10)))
