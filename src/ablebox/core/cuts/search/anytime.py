@@ -62,6 +62,8 @@ class Anytime:
         self._layer = Layer(beam, stages != 2, seed)
         self._made: Improver | None = None
         self._filled = False
+        self._fill_until: float | None = None
+        self._needs = needs_others(blanks)
         self._first = [Beam(1, guide) for guide in range(GUIDES)]
         self._beams = self._deeper()
         self._around: Neighbourhood | None = None
@@ -97,10 +99,13 @@ class Anytime:
         if self._first and (count <= _VERY_LONG or len(self._first) == GUIDES):
             return self._lay_all(self._first.pop())
         long = count > _LONG and self._around is None
+        if self._made is not None and self._fill_until is None:
+            # Its share begins when the loops are there.
+            self._fill_until = within + (1.0 - within) * (_FILL_FOR if count <= _VERY_LONG else _FILL_LONGER)
         # The first filling is brought to its end, whatever it takes.
-        within_fill = within < (_FILL_FOR if count <= _VERY_LONG else _FILL_LONGER) or not self._filled
+        within_fill = self._fill_until is None or within < self._fill_until or not self._filled
         fewer = count <= MANY and self._rng.random() < (_FEWER_RARE if self._rare else _FEWER)
-        if needs_others(self.blanks) and self._free and ((long and within_fill) or fewer):
+        if self._needs and self._free and ((long and within_fill) or fewer):
             improver = self._improver(least)
             if improver is not None and long and within_fill and improver.left:
                 self._grown, left = within, improver.left

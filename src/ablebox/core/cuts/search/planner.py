@@ -118,8 +118,8 @@ def plan(
     worth = (rounds >= _WORTH_LOADING if compiled is None else compiled) and bool(problem.pieces)
     # The beam's loop is there at once where it was compiled before; the others, if they are of use, come beside the search.
     patient = worth and (spent is None or COMPILED.quick or COMPILED.beam is not None)
-    over, stop = stop, _earlier(stop, spent, worth and long)
     search = _Search(problem, Random(seed))
+    over, stop = stop, _earlier(stop, spent, worth and long and not search.far_too_many)
     if worth and not patient:
         COMPILED.start()
     yield Progress(0, rounds, search.planned())
