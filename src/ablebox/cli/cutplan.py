@@ -17,7 +17,7 @@ NAME = "cutplan"
 _ROUNDS = 1_000_000
 _SECONDS = 5.0
 #: Seconds the end takes, those each piece takes to be checked and written, and from when the compiler pays.
-_END, _END_LONG, _WRITING, _LONG = 0.06, 0.2, 0.00012, 2.5
+_END, _END_LONG, _WRITING, _LONG = 0.06, 0.2, 0.00018, 2.5
 
 
 def add_to(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -> None:

@@ -27,6 +27,7 @@ from ..problem import Block, Piece, Problem
 from ..tidy import tidied
 from .anytime import Anytime
 from .around import Around
+from .beam import GUIDES, Beam, Layer
 from .blanks import Bed, Blank, beds, blanks, to_sheet
 from .compiled import COMPILED
 from .construct import RULES, Lay, Rule, lay_out, rules_for
@@ -46,6 +47,8 @@ _BOUND_FROM = 0.3
 _BOUND_WORK = 700_000
 #: In a second there is time for a bound of so few kinds, and to make sheets with so few blanks simpler to cut.
 _FEW_KINDS, _FEW_BLANKS = 40, 60
+#: Sheets a beam is offered, as a multiple of what the area asks for.
+_SURELY = 1.5
 #: Sheets looked at for a place where there are many blanks.
 _RECENT = 30
 #: A better plan is shown when so much more of the search is over; of many blanks, of few.
@@ -118,7 +121,8 @@ def plan(
     worth = (rounds >= _WORTH_LOADING if compiled is None else compiled) and bool(problem.pieces)
     # The beam's loop is there at once where it was compiled before; the others, if they are of use, come beside the search.
     patient = worth and (spent is None or COMPILED.quick or COMPILED.beam is not None)
-    search = _Search(problem, Random(seed))
+    # A short search of very many blanks begins with a beam, which takes less time than a plan that is thrown away.
+    search = _Search(problem, Random(seed), COMPILED.beam if worth and spent is not None and not long else None)
     over, stop = stop, _earlier(stop, spent, worth and long and not search.far_too_many)
     if worth and not patient:
         COMPILED.start()
@@ -240,7 +244,7 @@ def _refuse_impossible(problem: Problem, units: Units) -> None:
 
 
 class _Search:
-    def __init__(self, problem: Problem, rng: Random) -> None:
+    def __init__(self, problem: Problem, rng: Random, beam: Callable[..., float] | None = None) -> None:
         self.problem, self.rng = problem, rng
         self.beds, self.blanks = beds(problem), blanks(problem)
         self.smallest = min((min(blank.length, blank.width) for blank in self.blanks), default=1)
@@ -248,12 +252,19 @@ class _Search:
         self.bound = bound(problem)
         self.many = len(self.blanks) > MANY
         self.far_too_many = len(self.blanks) > 2 * MANY
+        self._beam = beam
         self._planned: tuple[list[Lay], Plan] | None = None
         self.lays: list[Lay] = self._first()
         self.score: Score = score(self.lays)
 
     def _first(self) -> list[Lay]:
         if self.many and len(self.beds) == 1 and not self.problem.sawing.stages:
+            if self._beam is not None:
+                bed = self.beds[0]
+                most = int(_SURELY * self.bound.by_area) + 3 if bed.count is None else bed.count
+                lays = Layer(self._beam, True, 1).lay(self.blanks, [bed] * most, Beam(1, GUIDES - 1))
+                if lays is not None:
+                    return lays
             quick = in_strips(self.blanks, self.beds[0])
             if quick is not None:
                 return quick
@@ -308,7 +319,9 @@ class _Search:
         ordered = sorted(lays, key=lambda lay: (not lay.bed.supply.offcut, -lay.filled))
         terms = self.problem.terms
         laid = tuple(to_sheet(self.problem, lay.bed, lay.placed) for lay in ordered)
-        made = Plan(self.problem, tuple(tidied(sheet, terms) for sheet in laid), known)
+        # A short search of very many blanks has no time to push them together; it all can be cut as it is.
+        hasty = self._beam is not None and self.far_too_many
+        made = Plan(self.problem, laid if hasty else tuple(tidied(sheet, terms) for sheet in laid), known)
         if self.problem.blocks and check(made):
             # Pushing pieces together may have torn a block apart.
             together = {member.code for block in self.problem.blocks for member in block.members}
