@@ -112,6 +112,17 @@ class Sheets(UiCase):
             QTest.keyClick(view, Qt.Key.Key_Space)
         held = self.window.desk.document.project.held
         self.assertEqual([(sheet.cuts, len(sheet.pieces)) for sheet in held], [(5, len(here[2].spots))])
+        # Nothing else is planned anew: what was printed of the other sheets stays true, by number and piece.
+        code, before, *_ = here
+        begun = self.window.desk.planner.plans[code]
+        told = [
+            {number: sheet.spots for number, sheet in zip(each.numbers, each.sheets, strict=True)}
+            for each in (before, begun)
+        ]
+        self.assertEqual(*told)
+        self.press("cut-back")
+        self.assertEqual(self.window.desk.planner.plans[code].sheets, begun.sheets)
+        self.press("next-cut")
         # Something else to be cut from the same stock changes: what is being cut stays as it is.
         self.press("plan-again")
         plan = self.window.desk.planner.plans[here[0]]

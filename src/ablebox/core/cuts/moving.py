@@ -78,7 +78,9 @@ def adopted(plan: Plan, problem: Problem) -> Plan | None:
         if found is None:
             return None
         free.remove(found)
-        first.append(found)
+        first.append(replace(found, terms=held.terms, number=held.number, order=held.order))
+    # What is begun no longer is cut as the others are.
+    free = [replace(sheet, terms=None, number=0, order=()) for sheet in free]
     # What was held may have asked for more sheets than there need be now.
     proof = plan.bound if set(plan.problem.held) <= set(problem.held) else bound(problem)
     made = Plan(problem, (*first, *free), proof)
