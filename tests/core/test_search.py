@@ -10,6 +10,7 @@ from collections.abc import Callable
 from dataclasses import replace
 from pathlib import Path
 from random import Random
+from unittest.mock import patch
 
 from ablebox.core.cuts.bound import bound
 from ablebox.core.cuts.checker import check
@@ -17,7 +18,7 @@ from ablebox.core.cuts.plan import Plan
 from ablebox.core.cuts.problem import Block, Held, Member, Piece, Problem, Sawing, Supply
 from ablebox.core.cuts.search.beam import GUIDES, Beam, Layer
 from ablebox.core.cuts.search.blanks import Blank, beds, blanks, to_sheet
-from ablebox.core.cuts.search.compiled import COMPILED
+from ablebox.core.cuts.search.compiled import COMPILED, Compiled
 from ablebox.core.cuts.search.pairs import paired
 from ablebox.core.cuts.search.planner import plan
 from ablebox.core.errors import StockShort
@@ -124,6 +125,15 @@ class Everything(unittest.TestCase):
 
 
 class Kept(unittest.TestCase):
+    def test_a_compiler_that_fails_is_told_once_and_asked_no_more(self) -> None:
+        with patch("ablebox.core.cuts.search.compiled.Late") as late, self.assertLogs("ablebox.cuts") as told:
+            late.STORED.module.load.return_value = None
+            late.BEAM_ENTRY.module.object_code.side_effect = OSError("no compiler")
+            loops = Compiled()
+            self.assertEqual([loops.wait(), loops.wait(), loops.loop], [None] * 3)
+            loops.start()
+        self.assertEqual((len(told.records), late.BEAM_ENTRY.module.object_code.call_count), (1, 1))
+
     def test_the_kept_loop_needs_no_compiler_and_the_compiler_works_after_it(self) -> None:
         """In a process of its own: what is kept lays as what is compiled does, and errors of compiled code still arrive."""
         COMPILED.wait()

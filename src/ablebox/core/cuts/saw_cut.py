@@ -71,6 +71,11 @@ class Given:
     what: Becomes
     spot: int = -1
 
+    @property
+    def over(self) -> bool:
+        """Whether it is left over, kept or not."""
+        return self.what in (Becomes.KEEP, Becomes.SCRAP)
+
 
 @dataclass(frozen=True, slots=True)
 class SawCut:

@@ -13,8 +13,6 @@ from ..lengths import Length
 
 _KINDS = {CutKind.TRIM: "Trim", CutKind.TRUE: "True", CutKind.RIP: "Rip", CutKind.CROSS: "Crosscut"}
 _EDGES = {EdgeIs.FACTORY: "factory edge", EdgeIs.ROUGH: "rough edge", EdgeIs.SAWN: "sawn edge"}
-#: What is left over, whoever decides whether it is kept.
-_LEFT = (Becomes.KEEP, Becomes.SCRAP)
 _BY = {With.FENCE: "to the fence", With.STOP: "to the stop", With.LINE: "measured from"}
 
 
@@ -51,7 +49,7 @@ def gives_words(cut: SawCut, names: Sequence[str], keep: Callable[[Board], bool]
     for given in cut.gives:
         if given.spot >= 0:
             found.append(names[given.spot])
-        elif keep(given.board) if keep and given.what in _LEFT else given.what is Becomes.KEEP:
+        elif keep(given.board) if keep and given.over else given.what is Becomes.KEEP:
             found.append(f"keep {given.strip}")
         elif given.what is Becomes.STRIP and given.strip != cut.strip:
             found.append(given.strip)

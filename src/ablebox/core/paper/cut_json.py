@@ -7,7 +7,7 @@ from collections.abc import Collection, Sequence
 from typing import Any
 
 from ..cuts.divide import CutWay
-from ..cuts.saw_cut import Given, SawCut
+from ..cuts.saw_cut import Becomes, Given, SawCut
 from .bare_plan import mm
 
 
@@ -33,11 +33,11 @@ def cut_tree(n: int, cut: SawCut, names: Sequence[str], keep: Collection[str]) -
 
 
 def _given(given: Given, names: Sequence[str], keep: Collection[str]) -> dict[str, Any]:
-    board, what = given.board, given.what.value
-    if what in ("keep", "scrap"):
-        what = "keep" if given.strip in keep else "scrap"
+    board, kind = given.board, given.what
+    if given.over:
+        kind = Becomes.KEEP if given.strip in keep else Becomes.SCRAP
     tree = {
-        "strip": given.strip, "at": [mm(board.x), mm(board.y)], "length": mm(board.length), "width": mm(board.width), "is": what,
+        "strip": given.strip, "at": [mm(board.x), mm(board.y)], "length": mm(board.length), "width": mm(board.width), "is": kind.value,
     }  # fmt: skip
     if given.spot >= 0:
         tree["piece"] = names[given.spot]

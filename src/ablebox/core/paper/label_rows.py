@@ -62,7 +62,7 @@ def label_rows(made: Made, plans: Mapping[str, Plan]) -> Iterator[LabelRow]:
                     planned[spot.code] = planned.get(spot.code, 0) + 1
                     source = f"{goods.name}, sheet {plan.numbers[at]}, {given.strip}"
                     yield _of_piece(made, by_code[spot.code], names[at][given.spot], source, spot.turned)
-                elif given.what.value in ("keep", "scrap") and kept(made.project, code, given.board):
+                elif given.over and kept(made.project, code, given.board):
                     yield _of_offcut(made, goods, given, plan.numbers[at])
     for part in made.parts:
         for piece in part.pieces[planned.get(part.code, 0) + cut_already(made.project, part) :]:

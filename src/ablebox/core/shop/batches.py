@@ -7,7 +7,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 
 from ..cuts.plan import Plan
-from ..cuts.saw_cut import SawCut, settings
+from ..cuts.saw_cut import Becomes, SawCut, settings
 from ..cuts.saw_order import together
 from .made import Made
 
@@ -71,7 +71,7 @@ def price(made: Made, plan: Plan, batch: int) -> Price:
         begun.add(number)
         there = strips.setdefault(number, {""})
         there.discard(cut.strip)
-        there |= {given.strip for given in cut.gives if given.what.value == "strip"}
+        there |= {given.strip for given in cut.gives if given.what is Becomes.STRIP}
         left[number] -= 1
         most_begun = max(most_begun, len(begun))
         most_waiting = max(most_waiting, sum(len(each) for each in strips.values()))

@@ -32,11 +32,6 @@ _DEEPEST, _AT_ONCE = 20_000, 3
 _QUIET, _AFTER = 0.4, 0.3
 
 
-def needs_others(blanks: list[Blank]) -> bool:
-    """Whether filling sheets, or fitting everything into one less, is of use: for long lists, and where sides are rare."""
-    return len(blanks) > _LONG or sides_are_rare(blanks)
-
-
 class Anytime:
     """Improves a layout step by step.
 
@@ -63,7 +58,6 @@ class Anytime:
         self._made: Improver | None = None
         self._filled = False
         self._fill_until: float | None = None
-        self._needs = needs_others(blanks)
         self._first = [Beam(1, guide) for guide in range(GUIDES)]
         self._beams = self._deeper()
         self._around: Neighbourhood | None = None
@@ -72,6 +66,8 @@ class Anytime:
         #: The share the last step took, and where it began: a beam that would take too long is not begun.
         self._took = self._before = 0.0
         self._rare = sides_are_rare(blanks)
+        # Filling sheets, and fitting everything into one less, is of use for long lists and where few share a side.
+        self._needs = len(blanks) > _LONG or self._rare
         self._rng = Random(seed)
 
     def settled(self, share: float) -> bool:

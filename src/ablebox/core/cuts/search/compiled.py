@@ -1,14 +1,13 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""Gets the compiled inner loop beside the search: it takes a moment to load, the first plans need not wait for it.
+"""Gets the compiled loops: the beam's from kept object code at once, the others beside the search, in a moment.
 
-The loop is loaded by its name, not by an import, so that a short search never pays for it.
+They are loaded by their names, not by an import, so that a search which has no use for them never pays.
 """
 
 from __future__ import annotations
 
 import logging
 from collections.abc import Callable
-from pathlib import Path
 from threading import Lock, Thread
 from typing import Any
 
@@ -34,7 +33,7 @@ class Compiled:
     def start(self) -> None:
         """Begin to load them, once."""
         with self._lock:
-            if self._thread is None and self._loop is None:
+            if self._thread is None and self._loop is None and not self.failed:
                 self._thread = Thread(target=self._load, name="ablebox compiled loop", daemon=True)
                 self._thread.start()
 
@@ -66,18 +65,10 @@ class Compiled:
         """The other loops; ``None`` while they are being loaded."""
         return self._loop
 
-    @property
-    def quick(self) -> bool:
-        """Whether they were compiled before, so that all are there in about a second."""
-        if self.failed:
-            return False
-        here = Path(__file__).parent
-        changed = (here / "kernel.py").stat().st_mtime
-        compiled = any(kept.stat().st_mtime >= changed for kept in (here / "__pycache__").glob("kernel.improve*.nbi"))
-        return compiled and self.beam is not None
-
     def wait(self) -> Any:
-        """Return the other loops as soon as all are there."""
+        """Return the other loops as soon as all are there; ``None`` if they cannot be had, which is told once."""
+        if self.failed:
+            return None
         if self._thread is None and self._loop is None:
             self._load()
         elif self._thread is not None:

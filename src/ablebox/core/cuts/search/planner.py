@@ -1,10 +1,9 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
 """Anytime search for a cut plan.
 
-First every construction rule with every sort order; then equal sides are joined, which brings lists
-cut from whole sheets together again; then pieces are fitted into one sheet less, over and over, by the
-compiled loop; and when no fewer sheets are found, into what leaves a larger remainder. While the loop
-is being loaded, or in short searches, a few sheets at a time are taken apart and laid anew. Idea of that:
+A first plan comes at once; then the compiled loops take over (``anytime``). Where they are not there yet, or in short
+searches, every construction rule is tried with every sort order, equal sides are joined, and a few sheets at a time
+are taken apart and laid anew. At the end sheets become cheaper and simpler to cut. Idea of laying anew:
 Schrimpf and others, "Record Breaking Optimization Results Using the Ruin and Recreate
 Principle" (2000), cited from memory.
 """
@@ -119,33 +118,34 @@ def plan(
         yield from _around(problem, rounds, stop, seed, units, spent, compiled, long)
         return
     worth = (rounds >= _WORTH_LOADING if compiled is None else compiled) and bool(problem.pieces)
-    # The beam's loop is there at once where it was compiled before; the others, if they are of use, come beside the search.
-    patient = worth and (spent is None or COMPILED.quick or COMPILED.beam is not None)
+    # The beam's loop is there at once where it was compiled before; otherwise only a search without a clock waits for it.
+    patient = worth and (spent is None or COMPILED.beam is not None) and not COMPILED.failed
     # A short search of very many blanks begins with a beam, which takes less time than a plan that is thrown away.
     search = _Search(problem, Random(seed), COMPILED.beam if worth and spent is not None and not long else None)
     over, stop = stop, _earlier(stop, spent, worth and long and not search.far_too_many)
     if worth and not patient:
         COMPILED.start()
     yield Progress(0, rounds, search.planned())
-    ready = worth and patient
-    if not ready and (worth or not search.many) and search.sharpen(worth):
+    if not patient and (worth or not search.many) and search.sharpen(worth):
         yield Progress(0, rounds, search.planned())
-    if (not ready or sides_are_rare(search.blanks)) and search.join(4, stop):
+    if (not patient or sides_are_rare(search.blanks)) and search.join(4, stop):
         yield Progress(0, rounds, search.planned())
-    if not search.settled and not ready and not search.far_too_many and search.try_all_rules(stop):
+    if not search.settled and not patient and not search.far_too_many and search.try_all_rules(stop):
         yield Progress(0, rounds, search.planned())
     done = 0
-    if not worth or (not patient and COMPILED.beam is None):
-        for done, better in search.ruined(rounds, lambda: stop() or search.may_go_over(worth)):
+    if patient and COMPILED.beam is None:
+        COMPILED.wait()
+    if not worth or COMPILED.beam is None:
+        for done, better in search.ruined(rounds, lambda: stop() or (worth and COMPILED.beam is not None)):
             if better:
                 yield Progress(done, rounds, search.planned())
-    beam = _beam(patient) if worth and search.lays and not stop() else None
-    if beam is not None:
+    beam = COMPILED.beam if worth else None
+    if beam is not None and search.lays and not stop():
         share = spent or (lambda: min(1.0, done / rounds))
         others = COMPILED.wait if patient and long else lambda: COMPILED.loop
         anytime = Anytime(beam, others, search.beds, search.blanks, search.lays, problem.sawing.stages, seed)
         short = not long and len(problem.pieces) > _FEW_KINDS
-        shown, bounded = 0.0, not ready or short
+        shown, bounded = 0.0, not patient or short
         while done < rounds and not stop() and not (search.settled and anytime.settled(share())):
             done += _A_STEP
             if not bounded and share() > _BOUND_FROM:
@@ -163,15 +163,9 @@ def plan(
     yield Progress(rounds, rounds, search.planned())
 
 
-def _same(made: Plan) -> Plan:
-    return made
-
-
-def _beam(patient: bool) -> Callable[..., float] | None:
-    """Return the beam's loop, waited for if there is time."""
-    if patient and COMPILED.beam is None:
-        COMPILED.wait()
-    return COMPILED.beam
+def _at(step: Progress, made: Plan) -> Progress:
+    """Return a step of the search with another plan."""
+    return Progress(step.rounds, step.total, lambda: made)
 
 
 def _around(
@@ -196,7 +190,7 @@ def _around(
                     break
                 continue
             good = True
-            yield Progress(step.rounds, step.total, partial(_same, whole))
+            yield _at(step, whole)
         if good:
             return
     _proved(whole)
@@ -385,10 +379,6 @@ class _Search:
             lays = lay_out(order, self.beds, RULES[0], self.smallest)
             better |= self._keep_if_better(lays and [_apart(lay) for lay in lays])
         return better
-
-    def may_go_over(self, worth: bool) -> bool:
-        """Whether the compiled loop is there to take over."""
-        return worth and COMPILED.beam is not None
 
     def cheapen(self, stop: Callable[[], bool]) -> None:
         """Where sheets of several sizes are to be had, put what lies on one or two of them on cheaper ones."""
