@@ -8,6 +8,7 @@ Qt and open the window. Status 0 is well, 1 means that something stops the work 
 
 from __future__ import annotations
 
+import os
 import sys
 from collections.abc import Sequence
 from pathlib import Path
@@ -57,7 +58,9 @@ def _demo(name: str, out: str | None) -> int:
     folder = Path(out) if out else Path("out/demo")
     print(f"There is no display; writing the demo's shop book, cut list and pictures to {folder}.")
     app.write_demo(path, folder)
-    return 0
+    sys.stdout.flush()
+    # Everything is written. The toolkit and Python taken down in some order at the very end can crash.
+    os._exit(0)
 
 
 if __name__ == "__main__":
