@@ -6,11 +6,10 @@ from __future__ import annotations
 import subprocess
 import sys
 import unittest
-from collections.abc import Callable
 from dataclasses import replace
 from pathlib import Path
 from random import Random
-from unittest.mock import patch
+from unittest.mock import MagicMock, patch
 
 from ablebox.core.cuts.bound import bound
 from ablebox.core.cuts.checker import check
@@ -21,6 +20,8 @@ from ablebox.core.cuts.search.blanks import Blank, beds, blanks, to_sheet
 from ablebox.core.cuts.search.compiled import COMPILED, Compiled
 from ablebox.core.cuts.search.pairs import paired
 from ablebox.core.cuts.search.planner import plan
+from ablebox.core.cuts.search.slots import Filling, Fitting, Slot
+from ablebox.core.cuts.search.stored import Loops
 from ablebox.core.errors import StockShort
 from tests.many import many
 
@@ -57,8 +58,8 @@ def cost(made: Plan) -> tuple[int, int]:
 
 def layer() -> Layer:
     COMPILED.wait()
-    assert COMPILED.beam is not None
-    return Layer(COMPILED.beam, True, 1)
+    assert COMPILED.loops is not None
+    return Layer(COMPILED.loops.lay, True, 1)
 
 
 class Everything(unittest.TestCase):
@@ -128,11 +129,12 @@ class Kept(unittest.TestCase):
     def test_a_compiler_that_fails_is_told_once_and_asked_no_more(self) -> None:
         with patch("ablebox.core.cuts.search.compiled.Late") as late, self.assertLogs("ablebox.cuts") as told:
             late.STORED.module.load.return_value = None
-            late.BEAM_ENTRY.module.object_code.side_effect = OSError("no compiler")
+            late.ENTRIES.module.ENTRIES = {"lay": MagicMock()}
+            late.ENTRIES.module.object_code.side_effect = OSError("no compiler")
             loops = Compiled()
-            self.assertEqual([loops.wait(), loops.wait(), loops.loop], [None] * 3)
+            self.assertEqual([loops.wait(), loops.wait(), loops.loops], [None] * 3)
             loops.start()
-        self.assertEqual((len(told.records), late.BEAM_ENTRY.module.object_code.call_count), (1, 1))
+        self.assertEqual((len(told.records), late.ENTRIES.module.object_code.call_count), (1, 1))
 
     def test_the_kept_loop_needs_no_compiler_and_the_compiler_works_after_it(self) -> None:
         """In a process of its own: what is kept lays as what is compiled does, and errors of compiled code still arrive."""
@@ -140,15 +142,14 @@ class Kept(unittest.TestCase):
         words = (
             "import sys\n"
             "from ablebox.core.cuts.search.stored import load\n"
-            "entry = load()\n"
-            "assert entry is not None and 'numba' not in sys.modules\n"
+            "loops = load()\n"
+            "assert loops is not None and 'numba' not in sys.modules\n"
             "from tests.core.test_search import anything, laid_by\n"
-            "before = laid_by(entry)\n"
-            "from ablebox.core.cuts.search.compiled import COMPILED\n"
-            "COMPILED.wait()\n"
-            "from ablebox.core.cuts.search.stored import function\n"
-            "from ablebox.core.cuts.search.beam_entry import entry as compiled\n"
-            "assert laid_by(function(compiled.address)) == before\n"
+            "before = laid_by(loops)\n"
+            "from ablebox.core.cuts.search.stored import Loops, function\n"
+            "from ablebox.core.cuts.search.entries import ENTRIES\n"
+            "compiled = Loops(**{name: function(name, entry.address) for name, entry in ENTRIES.items()})\n"
+            "assert laid_by(compiled) == before\n"
             "import numba\n"
             "@numba.njit\n"
             "def fails(x):\n"
@@ -161,12 +162,25 @@ class Kept(unittest.TestCase):
         self.assertEqual((run.stdout.strip(), run.returncode), ("as it should", 0), run.stderr[-400:])
 
 
-def laid_by(entry: Callable[..., float]) -> list[list[tuple[str, int, int, bool]]]:
-    """Return what a loop makes of some lists."""
+def laid_by(loops: Loops) -> list[list[tuple[str, int, int, bool]]]:
+    """Return what the loops make of some lists: a beam, sheets filled one after another, and everything fitted into one less."""
     found = []
     for seed in range(4):
         problem = replace(anything(Random(seed)), blocks=(), sawing=Sawing())
-        lays = Layer(entry, True, seed).lay(blanks(problem), beds(problem)[-1:] * 30, Beam(20, seed, 0.1))
-        assert lays is not None
-        found.append([(blank.code, x, y, turned) for lay in lays for blank, x, y, turned in lay.placed])
+        bed = beds(problem)[-1]
+        ways = [Layer(loops.lay, True, seed).lay(blanks(problem), [bed] * 30, Beam(20, seed, 0.1))]
+        slots = [Slot(bed, bed.length, bed.width)] * 30
+        filling = Filling(loops, blanks(problem), slots, 20, 0.2, seed)
+        while not filling.step():
+            pass
+        ways.append(filling.lays())
+        assert ways[1] is not None
+        fitting = Fitting(loops, blanks(problem), slots[: len(ways[1])], [[] for _ in ways[1]], seed)
+        for _ in range(20):
+            if fitting.step():
+                ways.append(fitting.lays())
+                break
+        for lays in ways:
+            assert lays is not None
+            found.append([(blank.code, x, y, turned) for lay in lays for blank, x, y, turned in lay.placed])
     return found

@@ -51,7 +51,7 @@ def run(arguments: argparse.Namespace) -> int:
         long = lists.seconds >= _LONG
         *_, final = plan(
             lists.problem, _ROUNDS, lambda: time.monotonic() >= until, spent=spent,
-            compiled=long or COMPILED.beam is not None, long=long,
+            compiled=long or COMPILED.loops is not None, long=long,
         )  # fmt: skip
     except StockShort as fault:
         raise StockShort(f"{lists.part_names[fault.part]} of {arguments.parts}", fault.left) from None

@@ -7,7 +7,7 @@ of the time a few sheets at a time are laid anew. While there may be a sheet les
 
 from __future__ import annotations
 
-from collections.abc import Callable, Iterator
+from collections.abc import Iterator
 from random import Random
 from typing import Any
 
@@ -36,25 +36,25 @@ class Anytime:
     """Improves a layout step by step.
 
     Args:
-        beam: the beam's loop.
-        others: the other loops, as soon as they are there; asked only where they are of use.
+        loops: the compiled loops.
         beds: kinds of sheet, offcuts first.
         blanks: all blanks.
         lays: the layout to start from.
         stages: how often the direction of cuts may change; 0 for as often as it takes.
         seed: of the choices.
+        hurried: whether there is a second, or less.
     """
 
     def __init__(
-        self, beam: Callable[..., float], others: Callable[[], Any], beds: list[Bed], blanks: list[Blank], lays: list[Lay],
-        stages: int, seed: int,
+        self, loops: Any, beds: list[Bed], blanks: list[Blank], lays: list[Lay], stages: int, seed: int,
+        hurried: bool = False,
     ) -> None:  # fmt: skip
         self.beds, self.blanks, self.lays = beds, blanks, lays
-        self._seed, self._free, self._others = seed, not stages, others
+        self._seed, self._free, self._loops, self._hurried = seed, not stages, loops, hurried
         self._judge = Worth(beds)
         self._rank = self._judge.rank(self._judge.sheets(lays))
         # Two directions are strips and their pieces; with three, pieces lie beside each other in rows of a strip.
-        self._layer = Layer(beam, stages != 2, seed)
+        self._layer = Layer(loops.lay, stages != 2, seed)
         self._made: Improver | None = None
         self._filled = False
         self._fill_until: float | None = None
@@ -95,20 +95,19 @@ class Anytime:
         if self._first and (count <= _VERY_LONG or len(self._first) == GUIDES):
             return self._lay_all(self._first.pop())
         long = count > _LONG and self._around is None
-        if self._made is not None and self._fill_until is None:
-            # Its share begins when the loops are there.
+        if self._fill_until is None:
             self._fill_until = within + (1.0 - within) * (_FILL_FOR if count <= _VERY_LONG else _FILL_LONGER)
         # The first filling is brought to its end, whatever it takes.
-        within_fill = self._fill_until is None or within < self._fill_until or not self._filled
+        within_fill = within < self._fill_until or not self._filled
         fewer = count <= MANY and self._rng.random() < (_FEWER_RARE if self._rare else _FEWER)
         if self._needs and self._free and ((long and within_fill) or fewer):
             improver = self._improver(least)
-            if improver is not None and long and within_fill and improver.left:
+            if long and within_fill and improver.left:
                 self._grown, left = within, improver.left
                 better = improver.fill() and self._take(improver.lays)
                 self._filled = self._filled or improver.left < left
                 return better
-            if improver is not None and fewer and improver.can_be_fewer:
+            if fewer and improver.can_be_fewer:
                 if improver.fewer(1.0 - within) and self._take(improver.lays):
                     self._around = None if self._around is None else self._begin()
                     return True
@@ -122,13 +121,12 @@ class Anytime:
         laid = [self._around.step(share) for _ in range(_AT_ONCE)]
         return any(laid) and self._take(self._around.lays)
 
-    def _improver(self, least: int) -> Improver | None:
-        """Return what fills sheets and fits everything into one less; ``None`` while its loops are not there."""
-        loop = self._others()
-        if loop is None:
-            return None
+    def _improver(self, least: int) -> Improver:
+        """Return what fills sheets and fits everything into one less."""
         if self._made is None:
-            self._made = Improver(loop, self._judge, self.beds, self.blanks, self.lays, least, self._seed)
+            self._made = Improver(
+                self._loops, self._judge, self.beds, self.blanks, self.lays, least, self._seed, self._hurried
+            )
         self._made.least = least
         self._made.start_from(self.lays)
         return self._made

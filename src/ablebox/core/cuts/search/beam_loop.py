@@ -18,19 +18,15 @@ from __future__ import annotations
 import numpy as np
 from numba import njit
 
+from .chance import chance
+from .ordering import best_first, sort
+
 #: What of a partial plan stands in its row of numbers.
 SHEET, WAY, U0, U1, V0, V1, U2 = range(7)
 #: Where a child lays its piece.
 _IN_ROW, _NEW_ROW, _NEW_STRIP, _NEW_SHEET = range(4)
 #: A move is told in one number: partial plan, kind of piece, whether it is turned, and where it is laid.
 _KINDS = 1 << 20
-
-
-@njit(cache=True, error_model="numpy", inline="always")
-def _random(state):  # type: ignore[no-untyped-def]
-    """Return the next number from 0 to 1, of the 48-bit congruential generator that C libraries use."""
-    state[0] = (state[0] * 25214903917 + 11) & 281474976710655
-    return state[0] / 281474976710656.0
 
 
 @njit(cache=True, error_model="numpy", inline="always")
@@ -48,52 +44,6 @@ def _key(guide, area, laid, squares):  # type: ignore[no-untyped-def]
     if guide == 4:
         return (0.1 + waste) / squares
     return waste / squares
-
-
-@njit(cache=True, error_model="numpy")
-def _best_first(key, move, count, keep):  # type: ignore[no-untyped-def]
-    """Bring the best of some candidates to the front, in no order; return the worst key among them."""
-    low, high = 0, count - 1
-    while low < high:
-        pivot = key[(low + high) >> 1]
-        i, j = low, high
-        while i <= j:
-            while key[i] < pivot:
-                i += 1
-            while key[j] > pivot:
-                j -= 1
-            if i <= j:
-                key[i], key[j] = key[j], key[i]
-                move[i], move[j] = move[j], move[i]
-                i += 1
-                j -= 1
-        if keep - 1 <= j:
-            high = j
-        elif keep - 1 >= i:
-            low = i
-        else:
-            break
-    worst = key[0]
-    for i in range(1, keep):
-        worst = max(worst, key[i])
-    return worst
-
-
-@njit(cache=True, error_model="numpy")
-def _sort(key, move, count):  # type: ignore[no-untyped-def]
-    """Sort candidates by their keys."""
-    gap = 1
-    while gap < count // 3:
-        gap = 3 * gap + 1
-    while gap > 0:
-        for i in range(gap, count):
-            this, its = key[i], move[i]
-            j = i
-            while j >= gap and key[j - gap] > this:
-                key[j], move[j] = key[j - gap], move[j - gap]
-                j -= gap
-            key[j], move[j] = this, its
-        gap //= 3
 
 
 @njit(cache=True, error_model="numpy", inline="always")
@@ -177,9 +127,9 @@ def lay(  # type: ignore[no-untyped-def]
     n, room, slots = history.shape[0], key.shape[0], head.shape[0]
     for k in range(kinds):
         left[0, 0, k] = count[k]
-        _random(state)
+        chance(state)
         high = state[0]
-        _random(state)
+        chance(state)
         sign[k] = (high << 15) ^ state[0]
     now, there = 0, 1
     for f in range(7):
@@ -256,7 +206,7 @@ def lay(  # type: ignore[no-untyped-def]
                                 area = closed + float(a0) * full_v + float(a1 - a0) * b0 + float(a2 - a0) * (b1 - b0)
                                 this = _key(guide, area, laid + own, squares + own * own)
                                 if noise > 0.0:
-                                    this *= 1.0 + noise * _random(state)
+                                    this *= 1.0 + noise * chance(state)
                                 if this >= limit:
                                     continue
                                 key[found] = this
@@ -266,7 +216,7 @@ def lay(  # type: ignore[no-untyped-def]
                                 found += 1
                                 if found == room:
                                     found = 2 * depth
-                                    limit = _best_first(key, move, room, found)
+                                    limit = best_first(key, move, room, found)
                 if fits:
                     break
                 if not fresh and sheet >= 0:
@@ -277,9 +227,9 @@ def lay(  # type: ignore[no-untyped-def]
         if found == 0:
             return -1.0
         if found > 2 * depth:
-            _best_first(key, move, found, 2 * depth)
+            best_first(key, move, found, 2 * depth)
             found = 2 * depth
-        _sort(key, move, found)
+        sort(key, move, found)
         new, kept = 1 - now, 0
         for s in range(slots):
             head[s] = -1

@@ -36,7 +36,7 @@ _MOST_OFFCUTS = 12
 #: Steps after which it is judged whether joining pays.
 _KNOWN_AFTER = 16
 #: Ways of joining that are tried before one is fitted, fewer where there are many blanks.
-_JOINED_AT_ONCE, _JOINED = 16, 700
+_JOINED_AT_ONCE, _JOINED, _JOINED_IN_A_HURRY = 16, 700, 150
 _STOPS = (0.0, 0.0, 0.02, 0.05, 0.2)
 
 
@@ -44,21 +44,23 @@ class Improver:
     """Improves a layout step by step.
 
     Args:
-        loop: the compiled loop.
+        loops: the compiled loops.
         worth: judges layouts.
         beds: kinds of sheet, offcuts first.
         blanks: all blanks.
         lays: the layout to start from.
         least: no layout needs fewer bought sheets.
         seed: of the shuffling.
+        hurried: whether there is no time to join many times before one is fitted.
     """
 
     def __init__(
-        self, loop: Any, worth: Worth, beds: list[Bed], blanks: list[Blank], lays: list[Lay], least: int, seed: int
-    ) -> None:
-        self.loop, self.worth, self.beds, self.blanks = loop, worth, beds, blanks
+        self, loops: Any, worth: Worth, beds: list[Bed], blanks: list[Blank], lays: list[Lay], least: int, seed: int,
+        hurried: bool = False,
+    ) -> None:  # fmt: skip
+        self.loops, self.worth, self.beds, self.blanks = loops, worth, beds, blanks
         self.lays, self.least, self.rng = lays, least, Random(seed)
-        loop.seed(seed)
+        self._joinings = max(1, min(_JOINED_AT_ONCE, (_JOINED_IN_A_HURRY if hurried else _JOINED) // len(blanks)))
         self._fillings = list(_FILLINGS)
         self._filling: Filling | None = None
         self._plain: Fitting | None = None
@@ -68,6 +70,9 @@ class Improver:
         self._turn = self._fitted = 0
         self._rare = len(blanks) <= MANY and sides_are_rare(blanks)
         self._best_plain = self._best_joined = float("inf")
+
+    def _chance(self) -> int:
+        return self.rng.randrange(1 << 20)
 
     @property
     def left(self) -> int:
@@ -82,7 +87,7 @@ class Improver:
             for bed in self.beds:
                 count = len(self.lays) + 1 if bed.count is None else min(bed.count, len(self.lays) + 1)
                 slots += [Slot(bed, bed.length, bed.width)] * count
-            self._filling = Filling(self.loop, self.blanks, slots, tries, lean)
+            self._filling = Filling(self.loops, self.blanks, slots, tries, lean, self._chance())
         if not self._filling.step():
             return False
         lays, self._filling = self._filling.lays(), None
@@ -137,7 +142,7 @@ class Improver:
             slots, there = self._slots(self._one_less())
             if not slots:
                 return False
-            self._plain = Fitting(self.loop, self.blanks, slots, there)
+            self._plain = Fitting(self.loops, self.blanks, slots, there, self._chance())
         if not self._plain.step(cool):
             self._best_plain = min(self._best_plain, self._plain.loose)
             return False
@@ -164,7 +169,7 @@ class Improver:
             joiner = Joiner(bed.length, bed.width, self.rng)
             tried = [
                 joiner.whole_sheets(joiner.join(self._pool, self.rng.choice(_STOPS)))
-                for _ in range(max(1, min(_JOINED_AT_ONCE, _JOINED // len(self._pool))))
+                for _ in range(self._joinings)
             ]
             # What leaves the fewest blanks beside most whole sheets is the nearest to a plan.
             sheets, rest = max(tried, key=lambda way: (len(way[0]), -len(way[1])))
@@ -176,7 +181,7 @@ class Improver:
                 self._start_joining_anew()
                 return False
             one = Slot(bed, bed.length, bed.width)
-            self._joined = Fitting(self.loop, rest, [one] * slots, [[] for _ in range(slots)])
+            self._joined = Fitting(self.loops, rest, [one] * slots, [[] for _ in range(slots)], self._chance())
             self._joined_left = _JOINED_STEPS
         self._joined_left -= 1
         if not self._joined.step(1.0, 0.999, 0.3):
