@@ -26,6 +26,7 @@ class Late(Enum):
     SPREADSHEETS = ("core.spreadsheets", "core.project")
     STORED = ("core.cuts.search.stored", "core.cuts")
     ENTRIES = ("core.cuts.search.entries", "core.cuts")
+    PATTERN_BOUND = ("core.cuts.pattern_bound", "core.cuts")
     PAIR_BOUND = ("core.cuts.pair_bound", "core.cuts")
     PARTS = ("cli.parts", "cli")
     ASSEMBLY = ("cli.assembly", "cli")

@@ -6,20 +6,24 @@ from __future__ import annotations
 import subprocess
 import sys
 import unittest
+from collections import Counter
 from dataclasses import replace
+from functools import cache
 from pathlib import Path
 from random import Random
 from unittest.mock import MagicMock, patch
 
 from ablebox.core.cuts.bound import bound
 from ablebox.core.cuts.checker import check
+from ablebox.core.cuts.pair_bound import sharpest
+from ablebox.core.cuts.pattern_bound import PatternTable, by_patterns, sides
 from ablebox.core.cuts.plan import Plan
 from ablebox.core.cuts.problem import Block, Held, Member, Piece, Problem, Sawing, Supply
 from ablebox.core.cuts.search.beam import GUIDES, Beam, Layer
 from ablebox.core.cuts.search.blanks import Blank, beds, blanks, to_sheet
 from ablebox.core.cuts.search.compiled import COMPILED, Compiled
 from ablebox.core.cuts.search.pairs import paired
-from ablebox.core.cuts.search.planner import plan
+from ablebox.core.cuts.search.planner import last, plan
 from ablebox.core.cuts.search.slots import Filling, Fitting, Slot
 from ablebox.core.cuts.search.stored import Loops
 from ablebox.core.errors import StockShort
@@ -184,3 +188,57 @@ def laid_by(loops: Loops) -> list[list[tuple[str, int, int, bool]]]:
             assert lays is not None
             found.append([(blank.code, x, y, turned) for lay in lays for blank, x, y, turned in lay.placed])
     return found
+
+
+class Patterns(unittest.TestCase):
+    """The bound by prices of patterns."""
+
+    def test_a_pattern_is_worth_what_trying_every_cut_says(self) -> None:
+        loops = COMPILED.wait()
+        for seed in range(many(10)):
+            rng = Random(seed)
+            ways = [(i, rng.randint(2, 7), rng.randint(2, 7)) for i in range(4)]
+            prices = [a * b + rng.randint(0, 6) for _, a, b in ways]
+            xs, ys = sides([(a, 9) for _, a, _ in ways], 17), sides([(b, 9) for _, _, b in ways], 13)
+            assert xs is not None
+            assert ys is not None
+            best = every_cut(ways, prices, 17, 13)
+            patterns = PatternTable(xs, ys, ways, loops.worth)
+            self.assertEqual(patterns.worth(prices), best)
+            held = patterns.best(len(ways))
+            self.assertEqual(sum(price * count for price, count in zip(prices, held, strict=True)), best)
+
+    def test_it_never_says_more_than_a_plan_has_and_proves_what_the_others_do_not(self) -> None:
+        loops, proven = COMPILED.wait(), 0
+        for seed in (36, 53, *range(many(6))):
+            rng = Random(seed)
+            pieces = tuple(
+                Piece(
+                    f"p{i}",
+                    rng.randint(250, 1300) * MM,
+                    rng.randint(200, 800) * MM,
+                    rng.randint(1, 3),
+                    rng.random() < 0.5,
+                )
+                for i in range(rng.randint(3, 12))
+            )
+            problem = Problem(pieces, (Supply("sheet", 2440 * MM, 1220 * MM, None, False, None),), 3 * MM, 0)
+            found, known = last(problem, 600), sharpest(problem, bound(problem))
+            laid = [Counter(spot.code for spot in sheet.spots) for sheet in found.sheets]
+            new = by_patterns(problem, known, laid, loops.worth, lambda: False)
+            self.assertTrue(known.sheets <= new.sheets <= len(found.sheets))
+            proven += known.sheets < new.sheets == len(found.sheets)
+        self.assertGreater(proven, 1)
+
+
+def every_cut(ways: list[tuple[int, int, int]], prices: list[int], length: int, width: int) -> int:
+    """Return the most a rectangle is worth, every cut at every whole number tried."""
+
+    @cache
+    def best(x: int, y: int) -> int:
+        whole = [price for (_, a, b), price in zip(ways, prices, strict=True) if a <= x and b <= y]
+        across = [best(cut, y) + best(x - cut, y) for cut in range(1, x // 2 + 1)]
+        along = [best(x, cut) + best(x, y - cut) for cut in range(1, y // 2 + 1)]
+        return max([0, *whole, *across, *along])
+
+    return best(length, width)

@@ -7,7 +7,7 @@ from typing import Any
 
 from numba import carray, cfunc, types  # type: ignore[attr-defined]
 
-from . import beam_loop, fill_loop, fit_loop
+from . import beam_loop, fill_loop, fit_loop, pattern_loop
 from .stored import SHAPES
 
 _INTS, _REALS, _SHORT = (types.CPointer(each) for each in (types.int64, types.float64, types.int32))  # type: ignore[no-untyped-call]
@@ -82,7 +82,16 @@ def fill(  # type: ignore[no-untyped-def]
     )  # fmt: skip
 
 
-ENTRIES: dict[str, Any] = {"lay": lay, "fit": fit, "fill": fill}
+@cfunc(_signature("worth", [_INTS] * 6), nopython=True, error_model="numpy", cache=True)  # type: ignore[call-arg]
+def worth(columns, rows, ways, xs, ys, length, width, price, table):  # type: ignore[no-untyped-def]
+    """Say what a pattern is worth as ``pattern_loop.worth`` does; sizes of the arrays come first."""
+    return pattern_loop.worth(
+        carray(xs, (columns,)), carray(ys, (rows,)), carray(length, (ways,)), carray(width, (ways,)),
+        carray(price, (ways,)), carray(table, (columns, rows)),
+    )  # fmt: skip
+
+
+ENTRIES: dict[str, Any] = {"lay": lay, "fit": fit, "fill": fill, "worth": worth}
 
 
 def object_code(name: str) -> tuple[bytes, str, list[str]]:

@@ -168,8 +168,7 @@ class Improver:
             bed = self.lays[0].bed
             joiner = Joiner(bed.length, bed.width, self.rng)
             tried = [
-                joiner.whole_sheets(joiner.join(self._pool, self.rng.choice(_STOPS)))
-                for _ in range(self._joinings)
+                joiner.whole_sheets(joiner.join(self._pool, self.rng.choice(_STOPS))) for _ in range(self._joinings)
             ]
             # What leaves the fewest blanks beside most whole sheets is the nearest to a plan.
             sheets, rest = max(tried, key=lambda way: (len(way[0]), -len(way[1])))

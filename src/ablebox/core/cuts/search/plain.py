@@ -8,11 +8,11 @@ Principle" (2000), cited from memory.
 
 from __future__ import annotations
 
+from collections import Counter
 from collections.abc import Callable, Iterator
 from dataclasses import replace
 from functools import partial
 from random import Random
-from typing import Any
 
 from ....late import Late
 from ...errors import StockShort
@@ -197,6 +197,20 @@ class Plain:
             self.bound = sharper(self.problem, old, work)
         return self.bound != old
 
+    def sharpen_by_patterns(self, worth: Callable[..., float], stop: Callable[[], bool]) -> bool:
+        """Where one sheet is missing to a proof, look for it in prices of patterns; return whether the bound got better.
+
+        Args:
+            worth: the compiled loop.
+            stop: asked again and again.
+        """
+        if sum(not lay.bed.supply.offcut for lay in self.lays) != self.bound.sheets + 1:
+            return False
+        old = self.bound
+        laid = [Counter(code for blank, *_ in lay.placed for code in _codes(blank)) for lay in self.lays]
+        self.bound = Late.PATTERN_BOUND.module.by_patterns(self.problem, old, laid, worth, stop)
+        return self.bound != old
+
     def join(self, times: int, stop: Callable[[], bool]) -> bool:
         """Join blanks along equal sides a few times and lay out what they come to; return whether it got better."""
         largest = max(self.beds, key=lambda bed: bed.length * bed.width, default=None)
@@ -286,3 +300,12 @@ class Plain:
 def _apart(lay: Lay) -> Lay:
     """Return a bed with the blanks that were joined taken apart."""
     return Lay(lay.bed, [each for blank, x, y, turned in lay.placed for each in blank.single(x, y, turned)], lay.free)
+
+
+def _codes(blank: Blank) -> list[str]:
+    """Return the codes of the pieces of a blank, one for each."""
+    return [
+        code
+        for one, *_ in blank.single(0, 0, False)
+        for code in ([member.code for member in one.block.members] if one.block is not None else [one.code])
+    ]

@@ -31,6 +31,8 @@ _MM = Units(System.MM)
 _WORTH_LOADING, _A_STEP = 1_000, 10
 #: From this share of the search on the best bound is looked for, where the plan is not proven yet.
 _BOUND_FROM = 0.3
+#: The shares between which prices of patterns are looked at, where one sheet is missing to a proof.
+_PATTERNS_FROM, _PATTERNS_TO = 0.75, 0.9
 #: In a second there is time for a bound of so few kinds, and to make sheets with so few blanks simpler to cut.
 _FEW_KINDS, _FEW_BLANKS = 40, 60
 #: A better plan is shown when so much more of the search is over; of many blanks, of few.
@@ -120,12 +122,16 @@ def plan(
         share = spent or (lambda: min(1.0, done / rounds))
         anytime = Anytime(loops, search.beds, search.blanks, search.lays, problem.sawing.stages, seed, not long)
         short = not long and len(problem.pieces) > _FEW_KINDS
-        shown, bounded = 0.0, not patient or short
+        shown, bounded, by_patterns = 0.0, not patient or short, False
         while done < rounds and not stop() and not (search.settled and anytime.settled(share())):
             done += _A_STEP
             if not bounded and share() > _BOUND_FROM:
                 bounded = True
                 if search.sharpen(long, BOUND_WORK if long else BOUND_WORK // 10):
+                    yield Progress(min(done, rounds), rounds, search.planned())
+            if long and not by_patterns and share() > _PATTERNS_FROM:
+                by_patterns = True
+                if search.sharpen_by_patterns(loops.worth, lambda: stop() or share() > _PATTERNS_TO):
                     yield Progress(min(done, rounds), rounds, search.planned())
             if anytime.step(share(), search.bound.sheets):
                 search.lays = anytime.lays
@@ -198,5 +204,3 @@ def _refuse_impossible(problem: Problem, units: Units) -> None:
             usable = [problem.usable(supply) for supply in there]
             best = max(usable, key=lambda u: u[0] * u[1], default=(0, 0))
             raise PartTooLarge(piece.code, size(piece.length, piece.width), size(*best) if min(best) > 0 else "")
-
-

@@ -131,9 +131,7 @@ class Filling:
         seed: of the loop's chance.
     """
 
-    def __init__(
-        self, loops: Any, blanks: list[Blank], slots: list[Slot], tries: int, lean: float, seed: int
-    ) -> None:
+    def __init__(self, loops: Any, blanks: list[Blank], slots: list[Slot], tries: int, lean: float, seed: int) -> None:
         # Equal blanks stand beside each other: the loop looks at one of them only.
         ordered = sorted(blanks, key=lambda blank: (blank.length, blank.width, blank.fixed))
         self.fitting = Fitting(loops, ordered, slots, [[] for _ in slots], seed)

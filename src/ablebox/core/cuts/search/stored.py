@@ -25,8 +25,17 @@ _HERE = Path(__file__).parent
 #: When the compiler is loaded afterwards it puts its own in their place.
 _NEVER = ("numba_", "NRT_")
 #: The loops, and how many whole numbers, real numbers and arrays each takes.
-SHAPES = {"lay": (9, 1, 22), "fit": (4, 2, 29), "fill": (6, 1, 27)}
-_SOURCES = ("beam_loop.py", "fit_loop.py", "fill_loop.py", "free_rectangles.py", "chance.py", "ordering.py", "entries.py")
+SHAPES = {"lay": (9, 1, 22), "fit": (4, 2, 29), "fill": (6, 1, 27), "worth": (3, 0, 6)}
+_SOURCES = (
+    "beam_loop.py",
+    "fit_loop.py",
+    "fill_loop.py",
+    "pattern_loop.py",
+    "free_rectangles.py",
+    "chance.py",
+    "ordering.py",
+    "entries.py",
+)
 _ABORT = ctypes.CFUNCTYPE(None)(os.abort)
 #: What must live as long as the loops.
 _ALIVE: list[Any] = []
@@ -44,6 +53,8 @@ class Loops(NamedTuple):
     fit: Entry
     #: Fills slots one after another.
     fill: Entry
+    #: Says what the most precious pattern is worth.
+    worth: Entry
 
 
 def function(name: str, address: int) -> Entry:
