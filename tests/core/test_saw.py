@@ -4,6 +4,7 @@
 from __future__ import annotations
 
 import unittest
+from collections.abc import Callable
 from dataclasses import replace
 from random import Random
 from typing import Any
@@ -13,8 +14,9 @@ from ablebox.core.cuts.checker import check
 from ablebox.core.cuts.moving import moved, turned
 from ablebox.core.cuts.plan import Plan
 from ablebox.core.cuts.problem import Limits, Sawing
-from ablebox.core.cuts.saw_cut import Becomes
+from ablebox.core.cuts.saw_cut import Becomes, EdgeIs, SawCut
 from ablebox.core.cuts.saw_order import cuts_of, terms_of, together
+from ablebox.core.cuts.sawn import faults
 from ablebox.core.cuts.search.planner import last
 from ablebox.core.paper.bare_plan import mm
 from ablebox.core.paper.cut_json import cut_tree
@@ -73,6 +75,34 @@ class Sawn(unittest.TestCase):
                 if before is not None and as_planned in before.sheets:
                     continue
                 self.assertEqual(sawn(sheet, sizes, mm(plan.problem.sawing.least)).faults, [], what)
+                self.assertEqual(cuts_of(plan, as_planned).faults, (), what)
+
+    def test_the_program_s_own_proof_finds_whatever_is_told_wrong(self) -> None:
+        """Any one number, edge, name or cut of an order changed: the proof that ships sees it."""
+        spoilings: list[Callable[[SawCut], SawCut]] = [
+            lambda cut: replace(cut, setting=cut.setting + MM),
+            lambda cut: replace(cut, low=not cut.low),
+            lambda cut: replace(cut, strip=cut.strip + "a"),
+            lambda cut: replace(cut, edge=next(edge for edge in EdgeIs if edge is not cut.edge)),
+            lambda cut: replace(cut, way=cut.way.other),
+            lambda cut: replace(cut, gives=(*cut.gives, cut.gives[0])),
+            lambda cut: replace(cut, gives=(replace(cut.gives[0], strip="x"), *cut.gives[1:])),
+        ]
+        seen = 0
+        for seed in range(LISTS):
+            rng = Random(seed)
+            plan = last(replace(random_problem(rng, 8), sawing=Sawing(0, rng.choice((0, 6 * MM)))), 8)
+            for sheet in plan.sheets:
+                terms = terms_of(plan, sheet)
+                for at, cut in enumerate(cuts := cuts_of(plan, sheet).cuts):
+                    for spoil in spoilings:
+                        changed = (*cuts[:at], spoil(cut), *cuts[at + 1 :])
+                        only_a_name = spoil is spoilings[-1] and cut.gives[0].what is not Becomes.STRIP
+                        self.assertEqual(not faults(sheet, terms.kerf, changed), only_a_name, f"{cut}")
+                        seen += 1
+                    self.assertTrue(faults(sheet, terms.kerf, (*cuts[:at], *cuts[at + 1 :])))
+                    self.assertTrue(faults(sheet, terms.kerf + MM, cuts))
+        self.assertGreater(seen, 100)
 
     def test_random_lists_by_every_kind_of_saw_and_after_a_hand(self) -> None:
         """Any list, any saw: as planned, and after pieces were moved and turned by hand."""

@@ -141,11 +141,13 @@ class Cutting:
         cuts: in the order they are made.
         rests: what is left over, largest first, scrap too; as it is once the last cut is made.
         names: what each of them is called.
+        faults: what goes wrong when it is sawn as told; empty, or the order is not shown as proven.
     """
 
     cuts: tuple[SawCut, ...]
     rests: tuple[Board, ...]
     names: tuple[str, ...] = ()
+    faults: tuple[str, ...] = ()
 
     @property
     def settings(self) -> int:

@@ -17,6 +17,7 @@ from .divide import Board, CutWay
 from .plan import CutSheet, Plan
 from .problem import Terms
 from .saw_cut import Becomes, Caution, CutKind, Cutting, EdgeIs, Given, SawCut, With
+from .sawn import faults
 from .walk import Draft, Stock, walked
 
 __all__ = [
@@ -84,8 +85,8 @@ def cutting(sheet: CutSheet, terms: Terms) -> Cutting:
          if stock is not None and stock.what in (Becomes.KEEP, Becomes.SCRAP)),
         key=lambda stock: -stock.board.area,
     )  # fmt: skip
-    boards = tuple(stock.board for stock in left)
-    return Cutting(tuple(cuts[i] for i in order), boards, tuple(stock.name for stock in left))
+    boards, made = tuple(stock.board for stock in left), tuple(cuts[i] for i in order)
+    return Cutting(made, boards, tuple(stock.name for stock in left), faults(sheet, terms.kerf, made))
 
 
 def together(plan: Plan, numbers: Sequence[int]) -> list[tuple[int, SawCut]]:

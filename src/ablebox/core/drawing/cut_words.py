@@ -8,7 +8,7 @@ from collections.abc import Callable, Iterator, Sequence
 from ..cuts.divide import Board, CutWay
 from ..cuts.plan import CutSheet, Plan
 from ..cuts.saw_cut import Becomes, CutKind, EdgeIs, SawCut, With
-from ..cuts.saw_order import terms_of
+from ..cuts.saw_order import cuts_of, terms_of
 from ..lengths import Length
 
 _KINDS = {CutKind.TRIM: "Trim", CutKind.TRUE: "True", CutKind.RIP: "Rip", CutKind.CROSS: "Crosscut"}
@@ -65,9 +65,18 @@ def line_words(
     return f"{kind_words(cut)} {what_words(cut)} at {write(Length(cut.setting))}, {edge_words(cut)}{tail}"
 
 
-def sheet_notes(plan: Plan, sheet: CutSheet, cuts: Sequence[SawCut]) -> Iterator[str]:
-    """Return what is to be said of a sheet's cuts once: what could not be made over size, and the cautions."""
+def sheet_notes(plan: Plan, sheet: CutSheet, cuts: Sequence[SawCut], numbers: Sequence[int]) -> Iterator[str]:
+    """Return what is to be said of a sheet's cuts once: what is not proven or not made over size, and the cautions.
+
+    Args:
+        plan: the plan.
+        sheet: one of its sheets.
+        cuts: its cuts in the order of work.
+        numbers: the number of each.
+    """
     terms = terms_of(plan, sheet)
+    for fault in cuts_of(plan, sheet).faults:
+        yield f"This order is not proven: {fault}. Cut from the drawing, and measure each piece from the one before."
     if terms.over(sheet.supply):
         roughs = sum(cut.kind is CutKind.ROUGH for cut in cuts)
         sized = [cut for cut in cuts if cut.level == 0 and cut.kind in (CutKind.RIP, CutKind.CROSS)]
@@ -75,5 +84,5 @@ def sheet_notes(plan: Plan, sheet: CutSheet, cuts: Sequence[SawCut]) -> Iterator
             some = "more cuts" if roughs else "a cut"
             yield f"There is no room on this sheet to make {some} over size: what is cut from the whole sheet is cut to the line."
     for caution in dict.fromkeys(caution for cut in cuts for caution in cut.cautions):
-        numbers = [str(n) for n, cut in enumerate(cuts, start=1) if caution in cut.cautions]
-        yield f"Cut{'s' if len(numbers) > 1 else ''} {', '.join(numbers)}: {caution.value}."
+        at = [str(n) for n, cut in zip(numbers, cuts, strict=True) if caution in cut.cautions]
+        yield f"Cut{'s' if len(at) > 1 else ''} {', '.join(at)}: {caution.value}."

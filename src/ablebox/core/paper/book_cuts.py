@@ -16,7 +16,7 @@ from ..drawing.sheet_view import sheet_view
 from ..lengths import Length
 from ..parts.listing import Part
 from ..parts.words import edges, grain
-from ..shop.batches import order_of
+from ..shop.batches import numbers_of, order_of
 from ..shop.boards import board_plans
 from ..shop.made import goods_words
 from ..shop.on_sheets import pieces_in
@@ -73,16 +73,16 @@ def sheet_page(book: Pages, code: str, plan: Plan, sheet: CutSheet, number: int)
     by_code = {part.code: part for part in book.made.parts}
     view = sheet_view(plan, sheet, by_code, book.made.units, goods.grained)
     names = pieces_in(book.made, code, plan)[number - 1]
-    cuts = order_of(book.made, plan, number - 1)
+    cuts, numbers = order_of(book.made, plan, number - 1), numbers_of(book.made, plan, number - 1)
     replay(view, book.canvas, fitted(view, EDGE, book.y, book.width - 2 * EDGE - 200, book.height - book.y - EDGE))
     keep = partial(kept, book.made.project, code)
     rests = [rest for rest in cuts_of(plan, sheet).rests if keep(rest)]
     _cuts(
         book,
-        cuts,
+        list(zip(numbers, cuts, strict=True)),
         names,
         keep,
-        [*sheet_notes(plan, sheet, cuts), *(_keep(book, plan, sheet, rest) for rest in rests)],
+        [*sheet_notes(plan, sheet, cuts, numbers), *(_keep(book, plan, sheet, rest) for rest in rests)],
         title,
     )
 
@@ -115,12 +115,12 @@ def _keep(book: Pages, plan: Plan, sheet: CutSheet, rest: Board) -> str:
 
 
 def _cuts(
-    book: Pages, cuts: Sequence[SawCut], names: Sequence[str], keep: Callable[[Board], bool], notes: Sequence[str],
+    book: Pages, cuts: Sequence[tuple[int, SawCut]], names: Sequence[str], keep: Callable[[Board], bool], notes: Sequence[str],
     title: str,
 ) -> None:  # fmt: skip
     x = book.width - EDGE - 185
     book.heading(x, "Cuts, in order")
-    lines = [_cut_words(book, i, cut, names, keep) for i, cut in enumerate(cuts, start=1)]
+    lines = [_cut_words(book, n, cut, names, keep) for n, cut in cuts]
     for text in (*lines, *notes):
         if book.y + 24 > book.height - EDGE:
             book.start(f"{title}, cuts continued")

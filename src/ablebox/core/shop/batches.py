@@ -32,6 +32,11 @@ def order_of(made: Made, plan: Plan, at: int) -> tuple[SawCut, ...]:
     return tuple(cut for number, cut in together(plan, numbers) if number == at)
 
 
+def numbers_of(made: Made, plan: Plan, at: int) -> tuple[int, ...]:
+    """Return the numbers of the cuts of one sheet, from 0, as ``order_of`` gives them: they run through all sheets."""
+    return tuple(n for n, (number, _) in enumerate(in_order(made, plan), start=1) if number == at)
+
+
 def _batches(made: Made, plan: Plan, batch: int | None) -> Iterator[list[int]]:
     """Return which sheets are cut together, in the order of their numbers; begun ones first."""
     by_number = sorted(range(len(plan.sheets)), key=lambda at: (not plan.sheets[at].order, plan.numbers[at]))

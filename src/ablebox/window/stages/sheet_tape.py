@@ -14,6 +14,7 @@ from ...core.drawing.cut_words import edge_words, gives_words, kind_words, what_
 from ...core.lengths import Length
 from ...core.shop.batches import Price
 from ...core.units import Units
+from ..widgets.tape import AT_HAND
 from ..widgets.words import LinkWords, Words
 
 Button = tuple[str, str, Callable[[], None]]
@@ -33,7 +34,7 @@ def add_buttons(column: QVBoxLayout, buttons: Sequence[Button]) -> None:
 
 def add_cuts(
     column: QVBoxLayout,
-    cuts: Sequence[SawCut],
+    cuts: Sequence[tuple[int, SawCut]],
     names: Sequence[str],
     keep: Callable[[Board], bool],
     done: int,
@@ -41,31 +42,34 @@ def add_cuts(
 ) -> None:
     """Add the cuts of a sheet in the order of work under what is set for them; those that are made are ticked off."""
     last: tuple[With, int] | None = None
-    for number, cut in enumerate(cuts, start=1):
+    for at, (number, cut) in enumerate(cuts):
         if (cut.by, cut.setting) != last:
             last = cut.by, cut.setting
             column.addSpacing(4)
-            at = f"{_BY[cut.by]} at {units.write(Length(cut.setting))}"
-            now = "select" if done and number == done + 1 else "ink"
-            column.addWidget(Words(at, 17, True, now))
-        column.addLayout(_line(cut, names, keep, number, done))
+            words = f"{_BY[cut.by]} at {units.write(Length(cut.setting))}"
+            column.addWidget(Words(words, 17, True, "select" if done and at == done else "ink"))
+        column.addLayout(_line(cut, names, keep, number, at - done if done else 1))
 
 
 _BY = {With.FENCE: "Fence", With.STOP: "Stop", With.LINE: "Line"}
 
 
-def _line(cut: SawCut, names: Sequence[str], keep: Callable[[Board], bool], number: int, done: int) -> QHBoxLayout:
+def _line(cut: SawCut, names: Sequence[str], keep: Callable[[Board], bool], number: int, ahead: int) -> QHBoxLayout:
+    """Return a cut as a row: behind, next (0 ahead), or still ahead."""
     row = QHBoxLayout()
-    made = number <= done
+    made = ahead < 0
     place = Words("✓" if made else str(number), 13, colour="settled" if made else "quiet")
-    place.setFixedWidth(22)
+    place.setFixedWidth(28)
     row.addWidget(place)
-    now = "select" if done and number == done + 1 else "quiet" if made else "ink"
+    now = "select" if ahead == 0 else "quiet" if made else "ink"
     gives = gives_words(cut, names, keep)
     words = f"{kind_words(cut)} {what_words(cut)}" + (f": {gives}" if gives else "")
     both = QVBoxLayout()
     both.setSpacing(0)
-    both.addWidget(Words(words, 14, colour=now, wrap=True))
+    line = Words(words, 14, colour=now, wrap=True)
+    if ahead == 0:
+        line.setObjectName(AT_HAND)
+    both.addWidget(line)
     both.addWidget(Words(edge_words(cut), 12, colour="quiet", wrap=True))
     row.addLayout(both, 1)
     return row

@@ -18,7 +18,7 @@ from ...core.drawing.sheet_marks import Marks
 from ...core.drawing.sheet_view import sheet_view
 from ...core.lengths import Length, inches
 from ...core.project import rack_edits
-from ...core.shop.batches import price
+from ...core.shop.batches import numbers_of, price
 from ...core.shop.compare import facts
 from ...core.shop.on_sheets import pieces_in
 from ...core.shop.plans import verdict
@@ -294,7 +294,7 @@ class SheetsStage(Stage):
         code, plan, sheet, number = here
         made = self.desk.document.made
         order, done = cuts_of(plan, sheet), self.hand.done(code, plan, number)
-        cuts = self.hand.order(plan, number)
+        cuts, numbers = self.hand.order(plan, number), numbers_of(made, plan, number - 1)
         if self.hand.chosen in sheet.spots:
             self._piece(column, plan, sheet, number)
         column.addWidget(Words("Fence settings", 20, True))
@@ -303,9 +303,10 @@ class SheetsStage(Stage):
         column.addWidget(Words(words, 14, colour="quiet", wrap=True))
         column.addSpacing(6)
         add_cuts(
-            column, cuts, pieces_in(made, code, plan)[number - 1], partial(kept, made.project, code), done, made.units
-        )
-        for words in sheet_notes(plan, sheet, cuts):
+            column, list(zip(numbers, cuts, strict=True)), pieces_in(made, code, plan)[number - 1],
+            partial(kept, made.project, code), done, made.units,
+        )  # fmt: skip
+        for words in sheet_notes(plan, sheet, cuts, numbers):
             column.addWidget(Words(words, 13, colour="quiet", wrap=True))
         guessed = list(assumed(made.project.rack.saw))
         if guessed:

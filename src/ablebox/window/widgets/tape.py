@@ -7,7 +7,7 @@ from collections.abc import Callable
 from dataclasses import replace
 from typing import Any
 
-from PyQt6.QtCore import QPointF, QRectF, Qt
+from PyQt6.QtCore import QPoint, QPointF, QRectF, Qt, QTimer
 from PyQt6.QtGui import QPainter, QPaintEvent, QPen, QPolygonF
 from PyQt6.QtWidgets import QApplication, QFrame, QGridLayout, QLineEdit, QPushButton, QScrollArea, QVBoxLayout, QWidget
 
@@ -26,6 +26,11 @@ from .moved_list import add_moved
 from .words import LinkWords, Words
 
 WIDTH = 324
+#: The name of what is at hand on a long tape: it is scrolled into view, with so many pixels around it.
+AT_HAND = "at-hand"
+_AROUND = 160
+#: Milliseconds after which a new page is laid out for good.
+_WRAPPED = 40
 _TEETH = 12
 
 
@@ -134,6 +139,20 @@ class Tape(QWidget):
         if bar is not None and scrolled:
             page.adjustSize()
             bar.setValue(scrolled)
+        # At once, and again when the words are wrapped and everything has its height.
+        for wait in (0, _WRAPPED):
+            QTimer.singleShot(wait, self._to_hand)
+
+    def _to_hand(self) -> None:
+        """Scroll to what is at hand, where the stage says what that is."""
+        page = self._scroll.widget()
+        now = page.findChild(QWidget, AT_HAND) if page is not None else None
+        view, bar = self._scroll.viewport(), self._scroll.verticalScrollBar()
+        if page is None or now is None or view is None or bar is None:
+            return
+        y = now.mapTo(page, QPoint(0, 0)).y()
+        if not bar.value() + _AROUND <= y <= bar.value() + view.height() - _AROUND:
+            bar.setValue(y - view.height() // 2)
 
     _shown = ""
     _subject: tuple[str, ...] = ()
