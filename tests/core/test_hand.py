@@ -11,10 +11,11 @@ from random import Random
 
 from benchmarks.sets import perfect, room
 
+from ablebox.core.cuts.adopted import adopted
 from ablebox.core.cuts.bound import bound
 from ablebox.core.cuts.checker import check, sheet_faults
 from ablebox.core.cuts.divide import CutWay
-from ablebox.core.cuts.moving import adopted, moved, turned
+from ablebox.core.cuts.moving import moved, turned
 from ablebox.core.cuts.pair_bound import raised, sharpest
 from ablebox.core.cuts.plan import CutSheet
 from ablebox.core.cuts.problem import Held, Piece, Problem, Sawing, Spot, Supply

@@ -13,6 +13,7 @@ from pathlib import Path
 from random import Random
 from unittest.mock import MagicMock, patch
 
+from ablebox.core.cuts.adopted import allowed
 from ablebox.core.cuts.bound import bound
 from ablebox.core.cuts.checker import check
 from ablebox.core.cuts.pair_bound import sharpest
@@ -242,3 +243,23 @@ def every_cut(ways: list[tuple[int, int, int]], prices: list[int], length: int, 
         return max([0, *whole, *across, *along])
 
     return best(length, width)
+
+
+class MoreFreedom(unittest.TestCase):
+    def test_a_plan_for_a_saw_that_may_less_is_one_for_a_saw_that_may_more(self) -> None:
+        """So more freedom never costs a sheet, also where only a moment is searched."""
+        kept = 0
+        for seed in range(many(12)):
+            free = replace(anything(Random(seed)), blocks=(), sawing=Sawing())
+            less = replace(free, sawing=Sawing(2), kerf=free.kerf + MM)
+            try:
+                narrow = last(less, 20)
+            except StockShort:
+                continue
+            taken = allowed(free, narrow)
+            assert taken is not None
+            self.assertEqual((check(taken), taken.problem), ([], free))
+            kept += len(taken.sheets) <= len(last(free, 1).sheets)
+            back = allowed(less, last(free, 20))
+            self.assertTrue(back is None or not check(back))
+        self.assertGreater(kept, 0)

@@ -9,11 +9,12 @@ from __future__ import annotations
 import logging
 import os
 from dataclasses import replace
+from functools import partial
 
 from PyQt6.QtCore import QObject, QTimer, pyqtSignal
 
+from ..core.cuts.adopted import adopted, allowed
 from ..core.cuts.bound import better
-from ..core.cuts.moving import adopted
 from ..core.cuts.plan import Plan
 from ..core.cuts.problem import Problem
 from ..core.cuts.saw_order import worth
@@ -78,6 +79,15 @@ class Planner(QObject):
             if found is not None:
                 self.plans[code] = found
                 self._finished.add(code)
+                continue
+            # What could be cut with less freedom still can: the search has to find something better.
+            rivals = [
+                plan
+                for plan in map(partial(allowed, problems[code]), [*self._earlier, before.get(code)])
+                if plan is not None
+            ]
+            if rivals:
+                self.plans[code] = min(rivals, key=worth)
         self._problems = dict(problems)
         if set(problems) - self._finished:
             self.running = True

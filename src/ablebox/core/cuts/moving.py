@@ -10,11 +10,10 @@ from collections import Counter
 from collections.abc import Iterator
 from dataclasses import replace
 
-from .bound import bound
 from .checker import check, sheet_faults
 from .divide import divided
 from .plan import CutSheet, Plan
-from .problem import Held, Problem, Spot, Supply
+from .problem import Problem, Spot, Supply
 
 #: Corners tried for a piece, the nearest first.
 _TRIED = 60
@@ -66,30 +65,6 @@ def turned(plan: Plan, number: int, spot: Spot) -> tuple[Plan, Spot] | None:
     spots = tuple(other if each is spot else each for each in sheets[number].spots)
     sheets[number] = replace(sheets[number], spots=spots)
     return moved(replace(plan, sheets=tuple(sheets)), number, other, number, spot.x, spot.y)
-
-
-def adopted(plan: Plan, problem: Problem) -> Plan | None:
-    """Return a plan as one for another problem, which differs in what is held only; ``None`` if it is none."""
-    if replace(plan.problem, held=()) != replace(problem, held=()):
-        return None
-    free, first = list(plan.sheets), []
-    for held in problem.held:
-        found = next((sheet for sheet in free if _carries(sheet, held)), None)
-        if found is None:
-            return None
-        free.remove(found)
-        first.append(replace(found, terms=held.terms, number=held.number, order=held.order))
-    # What is begun no longer is cut as the others are.
-    free = [replace(sheet, terms=None, number=0, order=()) for sheet in free]
-    # What was held may have asked for more sheets than there need be now.
-    proof = plan.bound if set(plan.problem.held) <= set(problem.held) else bound(problem)
-    made = Plan(problem, (*first, *free), proof)
-    return None if check(made) else made
-
-
-def _carries(sheet: CutSheet, held: Held) -> bool:
-    same = sheet.supply == held.supply and not Counter(held.spots) - Counter(sheet.spots)
-    return same and (not held.closed or len(held.spots) == len(sheet.spots))
 
 
 def _closed(problem: Problem, number: int) -> bool:
