@@ -27,6 +27,8 @@ ROUNDS = 1_500
 _WAIT_MS = 120
 #: Plans kept of what was wanted before.
 _REMEMBERED = 24
+#: What lies between the seeds of two that search the same kind of sheet.
+_APART = 1_000
 #: Processes that search at the same time, each with other kinds of sheet.
 _PROCESSES = max(1, min(2, os.cpu_count() or 1))
 
@@ -151,6 +153,9 @@ class Planner(QObject):
         shares: list[list[tuple[str, Problem]]] = [[] for _ in range(min(len(wanted), _PROCESSES))]
         for row in wanted:
             min(shares, key=len).append(row)
+        if len(shares) == 1 and _PROCESSES > 1:
+            # One kind of sheet only: two search it, each in its own way, and the better plan is kept.
+            shares.append(list(shares[0]))
         while len(self._processes) < len(shares):
             process = PlanningProcess()
             process.told.connect(self._take)
@@ -158,8 +163,8 @@ class Planner(QObject):
             self._processes.append(process)
         self._busy = len(shares)
         self._shares = {code: 0.0 for code, _ in wanted}
-        for process, share in zip(self._processes, shares, strict=False):
-            process.send(self._job, share, self._rounds, self._seed)
+        for at, (process, share) in enumerate(zip(self._processes, shares, strict=False)):
+            process.send(self._job, share, self._rounds, self._seed + at * _APART)
         for process in self._processes[len(shares) :]:
             process.stop(self._job - 1)
 
