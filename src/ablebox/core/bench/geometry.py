@@ -1,0 +1,172 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""A case as its order of work sees it: parts and hardware as boxes, and for every hole and fastener the way of its tool."""
+
+from __future__ import annotations
+
+import itertools
+from functools import cached_property
+
+import numpy as np
+from numpy.typing import NDArray
+
+from ..assembly.fastener import Fastener, FastenerKind, Into
+from ..assembly.fitting import FittingKind
+from ..assembly.part import Assembly
+from ..assembly.role import Role
+from ..fastening.pocket import mouth_of
+from ..lengths import inches
+from .cells import cells
+from .reach import Reach, Room, Tool
+from .space import Mask, Space
+from .thing import Thing, ThingKind
+from .units import has_body
+
+#: How wide the nose of a nailer or a nail set is (common practice).
+_NAILER = inches("1/8")
+#: What is put in with glue or by hand, with no tool behind it.
+_NO_TOOL = frozenset({FastenerKind.DOWEL, FastenerKind.BISCUIT})
+#: Fasteners of hardware, and which hardware they hold.
+HOLDS = {
+    FastenerKind.SLIDE_SCREW: frozenset({FittingKind.SLIDE_CASE, FittingKind.SLIDE_BOX, FittingKind.SLIDE_LOCK}),
+    FastenerKind.PLATE_SCREW: frozenset({FittingKind.HINGE_PLATE}),
+    FastenerKind.HINGE_SCREW: frozenset({FittingKind.HINGE_CUP, FittingKind.HINGE_PLATE, FittingKind.FLAP_HINGE}),
+    FastenerKind.PULL_SCREW: frozenset({FittingKind.PULL, FittingKind.KNOB}),
+    FastenerKind.FITTING_SCREW: frozenset(FittingKind),
+    FastenerKind.BOLT: frozenset(FittingKind),
+}
+
+
+class Geometry:
+    """A case in space.
+
+    Args:
+        assembly: the case.
+        reach: the shop's tools.
+    """
+
+    def __init__(self, assembly: Assembly, reach: Reach) -> None:
+        self.assembly, self.reach = assembly, reach
+        self.parts = assembly.parts
+        self.number = {part.role: i for i, part in enumerate(self.parts)}
+        bodies = [cells(part) for part in self.parts]
+        bodies += [[fitting.box] for fitting in assembly.fittings]
+        self.space = Space(bodies)
+        #: Hardware that is in nobody's way is never there.
+        self.solid: Mask = np.array(
+            [*(True for _ in self.parts), *(has_body(each.kind) or _moves(each.kind) for each in assembly.fittings)],
+            np.bool_,
+        )
+        for fastener in assembly.fasteners:
+            if fastener.kind in _NO_TOOL:
+                self._tie(fastener)
+
+    def _tie(self, fastener: Fastener) -> None:
+        axis = max(range(3), key=lambda a: abs(fastener.head[a] - fastener.tip[a]))
+        roles = [*fastener.through, *([fastener.into] if isinstance(fastener.into, Role) else [])]
+        atoms = [self.number[role] for role in roles if role in self.number]
+        for one, other in itertools.pairwise(atoms):
+            self.space.tied(one, other, axis)
+
+    @cached_property
+    def things(self) -> list[Thing]:
+        """Everything a tool has to reach: fasteners, then holes."""
+        found = [Thing(ThingKind.FASTENER, None, i) for i, each in enumerate(self.assembly.fasteners) if _driven(each)]
+        for part in self.parts:
+            for kind, holes in enumerate(part.told.holes):
+                found += [Thing(ThingKind.HOLE, part.role, kind, i) for i in range(len(holes.centres))]
+        return found
+
+    @cached_property
+    def at(self) -> dict[Thing, int]:
+        """The number of each thing."""
+        return {thing: i for i, thing in enumerate(self.things)}
+
+    @cached_property
+    def _rods(self) -> tuple[NDArray[np.float64], NDArray[np.float64], list[list[int]]]:
+        """Where each thing is worked on, the way out from it, and which atoms are not in the way of it: its own."""
+        starts, ways, own = [], [], []
+        for thing in self.things:
+            if thing.kind is ThingKind.FASTENER:
+                fastener = self.assembly.fasteners[thing.number]
+                head, tip = np.array(fastener.head, float), np.array(fastener.tip, float)
+                way = head - tip
+                starts.append(head)
+                ways.append(way / max(1.0, float(np.linalg.norm(way))))
+                own.append(self._own(fastener))
+            else:
+                assert thing.role is not None
+                part = self.parts[self.number[thing.role]]
+                at, axis, _ = mouth_of(part.told, part.told.holes[thing.number], thing.nth)
+                point, out = np.array(at, float), -np.array(axis, float)
+                if part.slant is not None:
+                    x, y = part.slant.point(at[0], at[1])
+                    point = np.array((x, y, at[2]), float)
+                    long = float(np.hypot(part.slant.a, part.slant.b))
+                    a, b = part.slant.a / long, part.slant.b / long
+                    out = np.array((out[0] * b + out[1] * a, -out[0] * a + out[1] * b, out[2]))
+                starts.append(point)
+                ways.append(out)
+                own.append([self.number[thing.role], *self._on(thing.role)])
+        return np.array(starts).reshape(-1, 3), np.array(ways).reshape(-1, 3), own
+
+    def _own(self, fastener: Fastener) -> list[int]:
+        """Return what the head sits on: its part, or the hardware it holds."""
+        if fastener.through:
+            first = fastener.through[0]
+            return [*self._part(first), *self._on(first)]
+        into = fastener.into
+        return [*self._part(into), *self._on(into)] if isinstance(into, Role) else []
+
+    def _part(self, role: Role) -> list[int]:
+        return [self.number[role]] if role in self.number else []
+
+    def _on(self, role: Role) -> list[int]:
+        count = len(self.parts)
+        return [count + i for i, each in enumerate(self.assembly.fittings) if role in each.holds]
+
+    @cached_property
+    def _in_the_way(self) -> tuple[Mask, Mask]:
+        """For each thing, whether each atom is in the way of its usual tool, and of the right-angle one."""
+        starts, ways, own = self._rods
+        fastener = np.array([thing.kind is ThingKind.FASTENER for thing in self.things], np.bool_)
+        driver, drill = self.reach.of(Tool.DRIVER), self.reach.of(Tool.DRILL)
+        angle = self.reach.of(Tool.RIGHT_ANGLE)
+        long = np.where(fastener, driver.length.ticks, drill.length.ticks).astype(float)
+        half = np.where(fastener, driver.width.ticks, drill.width.ticks) / 2.0
+        for i, thing in enumerate(self.things):
+            if fastener[i] and self.assembly.fasteners[thing.number].kind is FastenerKind.NAIL:
+                half[i] = _NAILER.ticks / 2
+        usual = self.space.between(starts, starts + ways * long[:, None], half)
+        other = self.space.between(
+            starts, starts + ways * float(angle.length.ticks), np.full(len(starts), angle.width.ticks / 2.0)
+        )
+        for i, atoms in enumerate(own):
+            usual[i, atoms] = other[i, atoms] = False
+        return usual & self.solid, other & self.solid
+
+    def reached(self, numbers: list[int], there: Mask) -> Mask:
+        """Return which of some things a tool reaches while some atoms are there."""
+        usual, other = self._in_the_way
+        return ~((usual[numbers] & there).any(1) & (other[numbers] & there).any(1))
+
+    def by_angle(self, numbers: list[int], there: Mask) -> bool:
+        """Whether any of some things is reached with the right-angle tool only."""
+        usual, _ = self._in_the_way
+        return bool((usual[numbers] & there).any())
+
+    def closers(self, number: int, there: Mask) -> list[int]:
+        """Return which atoms are in the way of a thing, whichever tool is used."""
+        usual, other = self._in_the_way
+        return [int(i) for i in np.flatnonzero((usual[number] | other[number]) & there)]
+
+    def room(self, tool: Tool) -> Room:
+        """Return the room a tool asks for."""
+        return self.reach.of(tool)
+
+
+def _moves(kind: FittingKind) -> bool:
+    return kind in (FittingKind.SLIDE_BOX, FittingKind.SLIDE_LOCK)
+
+
+def _driven(fastener: Fastener) -> bool:
+    return fastener.kind not in _NO_TOOL and fastener.into is not Into.WALL

@@ -1,0 +1,156 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The way a part comes in: found by taking it out, straight, by two or three moves in a row, or tipped."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+
+from .space import WAYS, Ints, Mask, Space
+from .tip import tipped_out
+
+#: Places tried at which a part that is drawn out one way may go on another way.
+_STOPS, _STOPS_DEEP = 4, 3
+#: The axis of moves across a corner.
+ASLANT = 3
+#: How far and in what steps such a move is looked at, and by how much slices may graze, in ticks.
+_STEPS, _STEP, _HAIR = 120, 160_000, 8_000
+#: A way that is free to the end.
+_FREE = np.iinfo(np.int64).max
+
+
+@dataclass(frozen=True, slots=True)
+class Move:
+    """One move.
+
+    Args:
+        axis: 0 for x, 1 for y, 2 for z, 3 for straight behind the face of a case that stands across a corner.
+        sign: which way along it; 0 for a turn about it.
+    """
+
+    axis: int
+    sign: int
+
+    @property
+    def back(self) -> Move:
+        """The move that undoes it."""
+        return Move(self.axis, -self.sign)
+
+    @property
+    def turns(self) -> bool:
+        """Whether it is a turn: a flat part that came in tipped is laid level."""
+        return self.sign == 0
+
+
+def way_in(
+    space: Space, group: Sequence[int], there: Mask, prefer: Sequence[tuple[int, int]], slant: tuple[float, float] | None = None, tips: bool = False, long: bool = False,
+) -> tuple[Move, ...] | None:  # fmt: skip
+    """Return how a group comes in among what is there; ``None`` if it cannot.
+
+    Args:
+        space: all bodies.
+        group: those that come in together.
+        there: what stands, the group itself or not.
+        prefer: the ways out that are tried, the likeliest first.
+        slant: the way out across a corner, as a unit vector on the floor; ``None`` if there is none.
+        tips: whether it is loose and flat, and may be tipped.
+        long: whether three moves in a row are tried as well.
+    """
+    for way in prefer:
+        if space.free(group, there, way):
+            return (Move(*way).back,)
+    own, others = np.zeros(space.count, np.bool_), there.copy()
+    own[list(group)], others[list(group)] = True, False
+    mine, rest = space.boxes(own), space.boxes(others)
+    if slant is not None and _slides(mine, rest, slant):
+        return (Move(ASLANT, 1),)
+    found = _out(mine, rest, prefer, 2, _STOPS)
+    if found is None and tips and len(mine[0]) == 1:
+        tip = tipped_out(mine[0][0], mine[1][0], *rest)
+        if tip is not None:
+            axis, sign = tip
+            return Move(axis, sign).back, Move(axis, 0)
+    if found is None and long:
+        found = _out(mine, rest, prefer, 3, _STOPS_DEEP)
+    return None if found is None else tuple(move.back for move in reversed(found))
+
+
+def _out(
+    mine: tuple[Ints, Ints], rest: tuple[Ints, Ints], prefer: Sequence[tuple[int, int]], moves: int, most: int
+) -> list[Move] | None:
+    """Return moves that take boxes out of others, at most so many."""
+    gaps = _gaps(mine, rest)
+    for way in prefer:
+        if gaps[way] == _FREE:
+            return [Move(*way)]
+    if moves == 1:
+        return None
+    for way in prefer:
+        far = gaps[way]
+        if not far:
+            continue
+        for stop in _stops(mine, rest, way, far)[:most]:
+            by = np.zeros(3, np.int64)
+            by[way[0]] = way[1] * stop
+            moved = mine[0] + by, mine[1] + by
+            across = [each for each in prefer if each[0] != way[0]]
+            found = _out(moved, rest, across, moves - 1, most)
+            if found is not None:
+                return [Move(*way), *found]
+    return None
+
+
+def _slides(mine: tuple[Ints, Ints], rest: tuple[Ints, Ints], slant: tuple[float, float]) -> bool:
+    """Whether boxes can be drawn out across a corner, looked at step by step: they may graze by a hair, being slices."""
+    (low, high), (other_low, other_high) = mine, rest
+    if not len(other_low):
+        return True
+    hair = _HAIR
+
+    def met(by: Ints) -> Mask:
+        found: Mask = ((low + by + hair)[:, None] < other_high[None]).all(2) & (
+            other_low[None] < (high + by - hair)[:, None]
+        ).all(2)
+        return found
+
+    at_rest = met(np.zeros(3, np.int64))
+    for step in range(1, _STEPS + 1):
+        by = np.array([slant[0] * step * _STEP, slant[1] * step * _STEP, 0.0]).astype(np.int64)
+        if (met(by) & ~at_rest).any():
+            return False
+    return True
+
+
+def _gaps(mine: tuple[Ints, Ints], rest: tuple[Ints, Ints]) -> dict[tuple[int, int], int]:
+    """Return for each direction how far boxes can move before they hit something."""
+    (low, high), (other_low, other_high) = mine, rest
+    if not len(other_low):
+        return dict.fromkeys(WAYS, _FREE)
+    ahead = other_low[None] - high[:, None]
+    behind = low[:, None] - other_high[None]
+    over = (ahead < 0) & (behind < 0)
+    found = {}
+    for axis in range(3):
+        beside = over[:, :, (axis + 1) % 3] & over[:, :, (axis + 2) % 3]
+        for sign, gap in ((1, ahead[:, :, axis]), (-1, behind[:, :, axis])):
+            met = gap[beside & (gap >= 0)]
+            found[axis, sign] = int(met.min()) if met.size else int(_FREE)
+    return found
+
+
+def _stops(mine: tuple[Ints, Ints], rest: tuple[Ints, Ints], way: tuple[int, int], far: int) -> list[int]:
+    """Return how far boxes may move so that they are just clear of something beside them, and as far as they can."""
+    axis, sign = way
+    if sign > 0:
+        clear = rest[1][None, :, axis] - mine[0][:, None, axis]
+    else:
+        clear = mine[1][:, None, axis] - rest[0][None, :, axis]
+    found = np.unique(clear[(clear > 0) & (clear < far)])
+    return [far, *(int(each) for each in found[::-1])]
+
+
+def every_way(first: Sequence[tuple[int, int]] = ()) -> list[tuple[int, int]]:
+    """Return all six ways out, some of them first."""
+    return [*first, *(way for way in WAYS if way not in first)]

@@ -1,0 +1,447 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""All work on a case, before its order is known: what is done to parts, what is put in, what is hung, measured and finished."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Iterator
+from dataclasses import dataclass, field
+
+import numpy as np
+
+from ..assembly.fitting import Fitting, FittingKind
+from ..assembly.role import PartKind, Role
+from ..assembly.uses import Use
+from .geometry import HOLDS, Geometry
+from .item import Item
+from .kinds import when
+from .order import Order, Phase, front_phase, pin_phase, slide_phase
+from .reach import Tool
+from .school.finish import Finish
+from .school.fronts import Fronts
+from .school.pins import Pins
+from .school.slides import Slides
+from .thing import Thing, ThingKind
+from .units import Unit, UnitKind, has_body, units
+from .verb import Verb, What
+
+#: Hardware that waits for a whole of its own: when it is hung, and what the step is about.
+_HUNG = {
+    FittingKind.SLIDE_CASE: (Phase.SLIDES, What.SLIDES),
+    FittingKind.HINGE_PLATE: (Phase.PLATES, What.PLATES),
+    FittingKind.FLAP_HINGE: (Phase.PLATES, What.PLATES),
+    FittingKind.FLAP_SUPPORT: (Phase.PLATES, What.PLATES),
+    FittingKind.PIN: (Phase.SHELVES, What.SHELVES),
+    FittingKind.PULL: (Phase.PULLS, What.PULLS),
+    FittingKind.KNOB: (Phase.PULLS, What.PULLS),
+    FittingKind.FOOT: (Phase.BASE, What.BASE),
+    FittingKind.CASTER: (Phase.BASE, What.BASE),
+}
+#: What is put together for itself: when, and what the step is about.
+_MADE = {
+    UnitKind.BOX: (Phase.BOXES, What.BOXES),
+    UnitKind.LEAF: (Phase.LEAVES, What.LEAVES),
+    UnitKind.FRAME: (Phase.FRAME_MADE, What.FRAME_MADE),
+    UnitKind.BASE: (Phase.BASE - 1, What.BASE),
+    UnitKind.LEGS: (Phase.BASE - 1, What.BASE),
+    UnitKind.COUNTER: (Phase.TOP_MADE, What.COUNTER_MADE),
+}
+#: Hardware that stays at its part when that is moved.
+_AT_PART = {
+    FittingKind.HINGE_CUP: What.HINGES,
+    FittingKind.SLIDE_BOX: What.BOX_SLIDES,
+    FittingKind.SLIDE_LOCK: What.BOX_SLIDES,
+}
+_DOORS = frozenset({PartKind.DOOR, PartKind.FLAP})
+_FLAPS = frozenset({FittingKind.FLAP_HINGE, FittingKind.FLAP_SUPPORT})
+_ON_PINS = frozenset({PartKind.SHELF, PartKind.SLOPING_SHELF})
+_BODY_ONLY = (What.CASE, What.SIDE, What.PARTITIONS, What.SHELVES_FIXED, What.TOP_RAILS, What.CASE_TOP)
+
+
+@dataclass(frozen=True, slots=True)
+class Work:
+    """All work on a case.
+
+    Args:
+        items: the work on the case.
+        units: what is put together for itself first, by the key of the item that does it.
+        joints: fasteners by the atoms they hold together, in units and in the case: number of the thing, and the atoms.
+        apart: fasteners with no tool behind them: their numbers in the case, by the atoms they hold together.
+    """
+
+    items: tuple[Item, ...]
+    units: dict[str, Unit]
+    joints: tuple[tuple[int, frozenset[int]], ...]
+    apart: tuple[tuple[int, frozenset[int]], ...] = field(default=())
+
+
+def put_key(unit: Unit) -> str:
+    """Return the key of the item that puts a unit into its case."""
+    return f"put {unit.key}"
+
+
+def work(geometry: Geometry, order: Order) -> Work:
+    """Return all work on a case."""
+    return _Work(geometry, order).all()
+
+
+class _Work:
+    def __init__(self, geometry: Geometry, order: Order) -> None:
+        self.geometry, self.order, self.assembly = geometry, order, geometry.assembly
+        self.parts = self.assembly.parts
+        self.units = units(self.assembly, order, self._lifts)
+        self.unit_of = {role: unit for unit in self.units for role in unit.roles}
+        self.wholes = {role.whole: self.unit_of[role] for role in self.unit_of}
+        #: Fasteners of hardware, by the number of the hardware.
+        self.screws: dict[int, list[int]] = {}
+        self.made: dict[str, Unit] = {}
+        self.later: dict[Role, list[str]] = {}
+
+    def _lifts(self, atom: int, others: list[int]) -> bool:
+        """Whether a part can be lifted out of others."""
+        there = np.zeros(self.geometry.space.count, np.bool_)
+        there[others] = True
+        return self.geometry.space.free([atom], there, (2, 1))
+
+    def all(self) -> Work:
+        joints = list(self._joints(True))
+        items = [*self._loose(), *self._made_first(), *self._hung(), *self._puts(), *self._plain()]
+        return Work(tuple(items), self.made, tuple(joints), tuple(self._joints(False)))
+
+    def _joints(self, driven: bool) -> Iterator[tuple[int, frozenset[int]]]:
+        for number, fastener in enumerate(self.assembly.fasteners):
+            thing = Thing(ThingKind.FASTENER, None, number)
+            roles = [*fastener.through, *([fastener.into] if isinstance(fastener.into, Role) else [])]
+            atoms = frozenset(self.geometry.number[role] for role in roles if role in self.geometry.number)
+            if driven and fastener.kind in HOLDS:
+                mine = self._nearest(number, roles)
+                if mine is not None:
+                    self.screws.setdefault(mine, []).append(number)
+                    continue
+            if driven == (thing in self.geometry.at) and len(atoms) > 1:
+                yield (self.geometry.at[thing] if driven else number), atoms
+
+    def _nearest(self, number: int, roles: Iterable[Role]) -> int | None:
+        """Return the number of the hardware a screw holds: of those at its parts the nearest."""
+        fastener, mine = self.assembly.fasteners[number], set(roles)
+        wholes = {role.whole for role in mine}
+        kinds = HOLDS[fastener.kind]
+        found = [
+            (_far(each, fastener.head), i)
+            for i, each in enumerate(self.assembly.fittings)
+            if each.kind in kinds and any(role in mine or role in wholes for role in each.holds)
+        ]
+        return min(found)[1] if found else None
+
+    # What is done to loose parts
+
+    def _loose(self) -> Iterator[Item]:
+        parts = self.parts
+        roles = tuple(part.role for part in parts)
+        yield Item(Phase.MARK, 0, What.MARK, Verb.MARK, roles, key="mark")
+        slotted = tuple(part.role for part in parts if any(cut.kind.takes_a_part for cut in part.told.cuts))
+        if slotted:
+            yield Item(Phase.TEST, 0, What.TEST, Verb.TEST, slotted, after=frozenset({"mark"}), key="test")
+        cut = tuple(part.role for part in parts if part.told.cuts)
+        if cut:
+            after = frozenset({"test" if slotted else "mark"})
+            yield Item(Phase.MACHINE, 0, What.MACHINE, Verb.MACHINE, cut, after=after, key="machine")
+        bands = [Thing(ThingKind.BAND, part.role, i) for part in parts for i in range(len(part.bands))]
+        if bands:
+            banded = tuple(dict.fromkeys(thing.role for thing in bands if thing.role is not None))
+            yield Item(
+                Phase.BAND,
+                0,
+                What.BAND,
+                Verb.BAND,
+                banded,
+                does=tuple(bands),
+                after=frozenset({"machine" if cut else "mark"}),
+                key="band",
+            )
+        ready = frozenset({"band"} if bands else {"machine"} if cut else {"mark"})
+        pins, others = [], []
+        for thing in self.geometry.things:
+            if thing.kind is ThingKind.HOLE and thing.role is not None:
+                use = self.parts[self.geometry.number[thing.role]].told.holes[thing.number].use
+                if use is Use.PIN:
+                    pins.append(thing)
+                elif use is not Use.PILOT:
+                    others.append(thing)
+        if pins:
+            on_case = self.order.pins is Pins.ON_CASE
+            bored = _roles(pins)
+            after = ready | (frozenset(put_key(self.unit_of[role]) for role in bored) if on_case else frozenset())
+            yield Item(
+                pin_phase(self.order),
+                0,
+                What.PINS,
+                Verb.BORE,
+                bored,
+                does=tuple(pins),
+                after=after,
+                key="pins",
+                alone=not on_case,
+            )
+        if others:
+            yield Item(Phase.BORE, 0, What.BORE, Verb.BORE, _roles(others), does=tuple(others), after=ready, key="bore")
+
+    # What is put together for itself, and hardware that stays at its part
+
+    def _before(self, roles: Iterable[Role]) -> frozenset[str]:
+        """Return what is done to parts before they are put in anywhere."""
+        return frozenset({"mark", "machine", "band", "bore", "prefinish", "finish parts"}) | (
+            frozenset({"pins"}) if self.order.pins is Pins.LOOSE else frozenset()
+        )
+
+    def _made_first(self) -> Iterator[Item]:
+        for unit in self.units:
+            if unit.kind in _MADE and len(unit.roles) > 1:
+                phase, what = _MADE[unit.kind]
+                key = f"make {unit.key}"
+                self.made[key] = unit
+                after = self._before(unit.roles) | (
+                    frozenset({"openings"}) if unit.kind is UnitKind.BOX else frozenset()
+                )
+                yield Item(
+                    phase,
+                    int(self.parts[unit.atoms[0]].box.low[2]),
+                    what,
+                    Verb.FASTEN,
+                    unit.roles,
+                    after=after,
+                    key=key,
+                )
+
+    def _hung(self) -> Iterator[Item]:
+        count = len(self.parts)
+        for i, fitting in enumerate(self.assembly.fittings):
+            does = (
+                Thing(ThingKind.FITTING, None, i),
+                *(Thing(ThingKind.FASTENER, None, n) for n in self.screws.get(i, ())),
+            )
+            key, support = f"hang {i}", self._support(fitting)
+            if fitting.kind in _AT_PART and support is not None:
+                unit = self.unit_of[support]
+                phase = Phase.LEAVES + 1 if fitting.kind is FittingKind.HINGE_CUP else Phase.BOXES + 1
+                made = frozenset({f"make {unit.key}"}) if f"make {unit.key}" in self.made else frozenset()
+                after = self._before(unit.roles) | made
+                yield Item(phase, i, _AT_PART[fitting.kind], Verb.HANG, (support,), (), does, after, key)
+                self.later.setdefault(unit.roles[0], []).append(key)
+                continue
+            if not has_body(fitting.kind):
+                continue
+            phase, what = _HUNG.get(fitting.kind, (Phase.FITTINGS, What.FITTINGS))
+            loose = fitting.kind is FittingKind.SLIDE_CASE and self.order.slides is Slides.BENCH
+            place = int(fitting.box.low[2])
+            if any(role.kind is PartKind.NEIGHBOURS_STILE for role in fitting.holds):
+                # It is there only once the cases stand beside each other.
+                phase = Phase.ROOM
+            elif fitting.kind is FittingKind.SLIDE_CASE:
+                phase = slide_phase(self.order)
+            elif phase in (Phase.PLATES, Phase.FRONTS, Phase.PULLS):
+                phase = front_phase(self.order, phase)
+                place = (
+                    {Phase.PLATES: 0, Phase.FRONTS: 4, Phase.PULLS: 9}.get(_HUNG[fitting.kind][0], 0)
+                    if phase is Phase.ROOM
+                    else place
+                )
+            elif fitting.kind is FittingKind.PIN:
+                place -= 1
+            after = self._before(()) if loose else self._needs(fitting)
+            roles = (support,) if support is not None else ()
+            on = put_key(self.unit_of[support]) if support is not None and not loose else ""
+            if fitting.kind in _FLAPS:
+                # What holds a flap is screwed to the case before, to the flap while that is loose.
+                leaf = [thing for thing in does if self._into_leaf(thing)]
+                if leaf:
+                    flap = frozenset(
+                        {
+                            *self._before(()),
+                            *(f"make {self.unit_of[role].key}" for role in fitting.holds if role in self.unit_of),
+                        }
+                    )
+                    yield Item(
+                        Phase.LEAVES + 1, i, What.HINGES, Verb.HANG, (), (), tuple(leaf), flap, f"{key} on its flap"
+                    )
+                does = tuple(thing for thing in does if thing not in leaf)
+            yield Item(phase, place, what, Verb.HANG, roles, (count + i,), does, after, key, loose, on=on)
+
+    def _into_leaf(self, thing: Thing) -> bool:
+        """Whether a thing is a screw into a door or a flap."""
+        if thing.kind is not ThingKind.FASTENER:
+            return False
+        into = self.assembly.fasteners[thing.number].into
+        return isinstance(into, Role) and into.whole.kind in _DOORS
+
+    def _support(self, fitting: Fitting) -> Role | None:
+        """Return the part hardware is fixed to."""
+        for role in fitting.holds:
+            if fitting.kind in _FLAPS and role.whole.kind in _DOORS:
+                continue
+            if role in self.unit_of:
+                return role
+            if role in self.wholes:
+                return self.wholes[role].roles[0]
+        return None
+
+    def _needs(self, fitting: Fitting) -> frozenset[str]:
+        """Return what is put in before hardware: what it is fixed to, not what it carries."""
+        found = set()
+        for role in fitting.holds:
+            unit = self.unit_of.get(role) or self.wholes.get(role)
+            if fitting.kind in _FLAPS and role.whole.kind in _DOORS:
+                continue
+            if unit is not None and not (fitting.kind is FittingKind.PIN and role.kind in _ON_PINS):
+                found.add(put_key(unit))
+        return frozenset(found)
+
+    # What is put into the case
+
+    def _puts(self) -> Iterator[Item]:
+        slides = frozenset(
+            f"hang {i}" for i, each in enumerate(self.assembly.fittings) if each.kind is FittingKind.SLIDE_CASE
+        )
+        plates = frozenset(
+            f"hang {i}" for i, each in enumerate(self.assembly.fittings) if each.kind is FittingKind.HINGE_PLATE
+        )
+        count = len(self.parts)
+        for unit in self.units:
+            first = self.parts[unit.atoms[0]]
+            phase, place, what = when(unit, first, self.order)
+            after = set(self._before(unit.roles)) | set(self.later.get(unit.roles[0], ()))
+            if f"make {unit.key}" in self.made:
+                after.add(f"make {unit.key}")
+            rather: set[str] = set()
+            whole = first.role.whole.kind
+            if unit.kind is UnitKind.BOX:
+                after |= slides
+            if whole in _DOORS:
+                after |= plates
+                after |= {
+                    f"hang {i}" for i, each in enumerate(self.assembly.fittings)
+                    if each.kind in _FLAPS and any(role.whole == first.role.whole for role in each.holds)
+                }  # fmt: skip
+            if first.role.kind in _ON_PINS:
+                pins = [
+                    i
+                    for i, each in enumerate(self.assembly.fittings)
+                    if each.kind is FittingKind.PIN and first.role in each.holds
+                ]
+                rather |= {f"hang {i}" for i in pins}
+            if what in _BODY_ONLY:
+                after.add("dry")
+            elif phase > Phase.SQUARE and what not in (What.SHELVES, What.END, What.COUNTER):
+                rather |= {"square"}
+            if what is What.DIVIDERS:
+                after.add(f"make {first.role.of}")
+            elif phase >= Phase.BOXES_IN and what not in (What.SHELVES, What.COUNTER):
+                after.add("openings")
+            atoms = list(unit.atoms)
+            if self.order.slides is Slides.BENCH:
+                # Slides hung on a loose side move with it.
+                mine = [i for i, each in enumerate(self.assembly.fittings) if each.kind is FittingKind.SLIDE_CASE]
+                for i in mine:
+                    if self._support(self.assembly.fittings[i]) in unit.roles:
+                        after.add(f"hang {i}")
+                        atoms.append(count + i)
+            yield Item(
+                phase,
+                place,
+                what,
+                Verb.SET if phase >= Phase.BOXES_IN else Verb.FASTEN,
+                unit.roles,
+                tuple(atoms),
+                (),
+                frozenset(after),
+                put_key(unit),
+                rather=frozenset(rather),
+            )
+
+    # What is looked after on the way
+
+    def _plain(self) -> Iterator[Item]:
+        body = [unit for unit in self.units if when(unit, self.parts[unit.atoms[0]], self.order)[2] in _BODY_ONLY]
+        roles = tuple(role for unit in body for role in unit.roles)
+        letter = self.assembly.letter
+        measurable = {number.key for number in self.assembly.sums if number.measurable}
+        if len(body) > 1:
+            after = frozenset({"machine", "bore", "band"})
+            yield Item(
+                Phase.DRY_FIT,
+                0,
+                What.DRY_FIT,
+                Verb.DRY_FIT,
+                roles[:3],
+                after=after,
+                key="dry",
+                asks=_known(measurable, letter, "inside.width"),
+            )
+            asks = (f"{letter}/diagonal.rising", f"{letter}/diagonal.falling")
+            put = frozenset(put_key(unit) for unit in body)
+            yield Item(Phase.SQUARE, 0, What.SQUARE, Verb.SQUARE, roles, after=put, key="square", asks=asks)
+        hidden = tuple(self._unreached())
+        if self.order.finish is Finish.BEFORE:
+            yield Item(
+                Phase.FINISH_PARTS, 0, What.FINISH, Verb.FINISH, tuple(part.role for part in self.parts),
+                after=frozenset({"machine", "bore", "band"}), key="finish parts",
+            )  # fmt: skip
+        elif hidden:
+            yield Item(
+                Phase.PREFINISH,
+                0,
+                What.PREFINISH,
+                Verb.FINISH,
+                hidden,
+                after=frozenset({"machine", "bore", "band"}),
+                key="prefinish",
+            )
+        openings = tuple(sorted(key for key in measurable if ".opening/" in key))
+        put_in = frozenset(
+            put_key(unit)
+            for unit in self.units
+            if when(unit, self.parts[unit.atoms[0]], self.order)[0] < Phase.OPENINGS
+        )
+        if self.assembly.fronts:
+            yield Item(Phase.OPENINGS, 0, What.OPENINGS, Verb.MEASURE, after=put_in, key="openings", asks=openings)
+        ends = frozenset({"square", "openings"}) & {
+            "square" if len(body) > 1 else "",
+            "openings" if self.assembly.fronts else "",
+        }
+        yield Item(Phase.CHECK, 0, What.CHECK, Verb.CHECK, after=ends, key="check")
+        fronts = tuple(
+            role for role in self.unit_of if role.whole.kind in _DOORS | {PartKind.DRAWER_FRONT, PartKind.FALSE_FRONT}
+        )
+        if self.order.finish is Finish.AFTER:
+            if fronts and self.order.fronts is Fronts.BENCH:
+                yield Item(Phase.OFF, 0, What.OFF, Verb.TAKE_OFF, fronts, key="off")
+            yield Item(Phase.FINISH, 0, What.FINISH, Verb.FINISH, after=frozenset({"check"}), key="finish")
+        yield Item(Phase.CARRY, 0, What.CARRY, Verb.CARRY, key="carry")
+
+    def _unreached(self) -> Iterator[Role]:
+        """Return parts that no brush reaches all round once they are in: panels in grooves, what bounds a space too narrow."""
+        room = self.geometry.room(Tool.BRUSH).width
+        narrow: dict[Role, None] = {}
+        for part in self.parts:
+            if part.role.kind is PartKind.PANEL:
+                narrow[part.role] = None
+        for bay in self.assembly.bays:
+            wide, _, high = bay.box.size
+            if min(wide, high) < room:
+                for role in (bay.floor, bay.ceiling, bay.left, bay.right):
+                    if role is not None and role in self.unit_of:
+                        narrow[role] = None
+        yield from narrow
+
+
+def _known(measurable: set[str], letter: str, name: str) -> tuple[str, ...]:
+    return (f"{letter}/{name}",) if f"{letter}/{name}" in measurable else ()
+
+
+def _roles(things: Iterable[Thing]) -> tuple[Role, ...]:
+    return tuple(dict.fromkeys(thing.role for thing in things if thing.role is not None))
+
+
+def _far(fitting: Fitting, at: tuple[int, int, int]) -> int:
+    """Return how far a place is from the box of a piece of hardware, along the axes."""
+    box = fitting.box
+    return sum(max(0, low - x, x - high) for low, x, high in zip(box.low, at, box.high, strict=True))
