@@ -12,10 +12,11 @@ import numpy as np
 from ..assembly.part import Assembly, Face
 from ..assembly.role import PartKind, Role, Side
 from ..assembly.uses import Use
+from ..order.order import Order
+from ..reach import Reach
 from .geometry import Geometry
 from .item import Item
-from .order import Order, Phase
-from .reach import Reach
+from .phases import Phase
 from .space import Mask
 from .step import CaseSteps, Put, Step
 from .taking_apart import Apart, Done, everything
@@ -96,23 +97,30 @@ class _Steps:
         return CaseSteps(self.geometry.assembly.letter, self.order, tuple(self._gated(steps)), numbers)
 
     def _step(self, key: str, what: What, verb: Verb, rows: Sequence[Done]) -> Step:
-        puts, does, glued = [], [], []
+        puts, does, glued = list[Put](), list[Thing](), list[Role]()
         alone: list[int] = []
         for row in rows:
             for item in row.items:
+                if row.inner:
+                    # It was put together before; here it only goes in.
+                    break
                 does += item.does
                 unit = self.work.units.get(item.key)
                 if unit is not None:
+                    own: set[int] = set()
                     for inner in self._own(unit):
                         roles = tuple(role for each in inner.items for role in each.roles)
                         puts.append(Put(roles, inner.way))
-                        does += self._driven(inner.drives, roles, unit.atoms)
+                        atoms = [self.geometry.number[role] for role in roles]
+                        does += self._driven(inner.drives, atoms, own)
+                        own |= set(atoms)
                         glued += roles
             roles = tuple(role for item in row.items if item.atoms for role in item.roles if item.verb is not Verb.HANG)
             if roles:
                 puts.append(Put(roles, row.way))
                 atoms = [atom for item in row.items for atom in item.atoms]
-                does += self._driven(row.drives, roles, atoms)
+                there = {int(atom) for atom in np.flatnonzero(self.there)}
+                does += self._driven(row.drives, atoms, there | {atom for atom in alone})
                 alone += atoms
                 glued += roles
             else:
@@ -142,8 +150,14 @@ class _Steps:
         there[[self.geometry.number[role] for role in unit.roles]] = True
         return Apart(self.geometry, items, self.work.joints, there).order()
 
-    def _driven(self, drives: Iterable[int], roles: Iterable[Role], atoms: Iterable[int]) -> list[Thing]:
-        """Return fasteners as they are driven, pilots bored for them, and what is glued in with the parts they hold."""
+    def _driven(self, drives: Iterable[int], atoms: Iterable[int], there: set[int]) -> list[Thing]:
+        """Return fasteners as they are driven, pilots bored for them, and what is glued in with the parts they hold.
+
+        Args:
+            drives: numbers of the fasteners that are driven.
+            atoms: what is put in.
+            there: what it is put to.
+        """
         found = [self.geometry.things[number] for number in drives]
         mine = set(atoms)
         passed = [self.geometry.assembly.fasteners[thing.number].into for thing in found]
@@ -157,7 +171,7 @@ class _Steps:
                             if any(_near(each.head, each.tip, holes.centres[i]) for each in tips if each.into == into):
                                 found.append(Thing(ThingKind.HOLE, into, kind, i))
         for number, holds in self.work.apart:
-            if holds & mine and not holds <= mine and all(self.there[atom] or atom in mine for atom in holds):
+            if holds & mine and not holds <= mine and holds <= mine | there:
                 found.append(Thing(ThingKind.FASTENER, None, number))
         return found
 
@@ -223,7 +237,7 @@ def _flat(done: Iterable[Done]) -> Iterator[Done]:
     """Return what goes in together after what put it together before."""
     for row in done:
         # The first of them is there already.
-        yield from (each for each in row.inner if each.way or each.drives or not each.items[0].atoms)
+        yield from (each for each in row.inner if each.way or each.drives or each.items[0].verb is Verb.HANG)
         yield row
 
 

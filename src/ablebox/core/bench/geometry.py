@@ -15,8 +15,8 @@ from ..assembly.part import Assembly
 from ..assembly.role import Role
 from ..fastening.pocket import mouth_of
 from ..lengths import inches
+from ..reach import Reach, Room, Tool
 from .cells import cells
-from .reach import Reach, Room, Tool
 from .space import Mask, Space
 from .thing import Thing, ThingKind
 from .units import has_body
@@ -147,7 +147,7 @@ class Geometry:
     def reached(self, numbers: list[int], there: Mask) -> Mask:
         """Return which of some things a tool reaches while some atoms are there."""
         usual, other = self._in_the_way
-        return ~((usual[numbers] & there).any(1) & (other[numbers] & there).any(1))
+        return np.asarray(~((usual[numbers] & there).any(1) & (other[numbers] & there).any(1)))
 
     def by_angle(self, numbers: list[int], there: Mask) -> bool:
         """Whether any of some things is reached with the right-angle tool only."""

@@ -5,8 +5,9 @@ from __future__ import annotations
 
 from ..assembly.part import Placed
 from ..assembly.role import PartKind, Side
-from .order import Order, Phase, back_phase, front_phase, top_phase
-from .school.frame import Frame
+from ..order.frame import Frame
+from ..order.order import Order
+from .phases import Phase, back_phase, front_phase, top_phase
 from .units import Unit, UnitKind
 from .verb import What
 

@@ -7,7 +7,7 @@ from dataclasses import dataclass, field
 
 from ..assembly.part import Face
 from ..assembly.role import Role
-from .order import Order
+from ..order.order import Order
 from .taking_apart import Stuck
 from .thing import Thing
 from .verb import Gate, Verb, What

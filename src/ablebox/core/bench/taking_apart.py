@@ -19,6 +19,9 @@ from .space import WAYS, Mask
 from .verb import Verb, What
 from .way import Move, every_way, way_in
 
+#: What is done to a drawer that is drawn out, where it cannot be done in its place.
+_DRAWN_OUT = frozenset({What.BOXES_IN, What.DIVIDERS, What.FRONTS, What.PULLS})
+
 
 @dataclass(frozen=True, slots=True)
 class Stuck:
@@ -90,13 +93,21 @@ class Apart:
                 reverse=True,
             )
             found = next((done for item in ready if (done := self._alone(item)) is not None), None)
+            if found is not None and not found.items[0].atoms:
+                # Before what is only looked after: a drawer whose inside cannot be reached in its place comes out whole.
+                rank = found.items[0].rank
+                found = (
+                    self._together([item for item in ready if item.rank > rank and item.what in _DRAWN_OUT]) or found
+                )
             if found is None:
                 self._blocked.clear()
                 found = next((done for item in ready if (done := self._alone(item, True)) is not None), None)
+            if found is None:
+                found = self._together([item for item in ready if item.what in _DRAWN_OUT])
             if found is None and self._released(ready):
                 continue
             if found is None:
-                found = self._together(ready)
+                found = self._together(ready) or self._forced(ready)
             self._take(found)
         return self.done[::-1]
 
@@ -204,9 +215,9 @@ class Apart:
         away = 1 if centre >= middle else -1
         return every_way(((axis, away), (axis, -away), (0, 1), (0, -1), (1, -1), (2, 1)))
 
-    def _together(self, ready: Sequence[Item]) -> Done:
-        """Return parts that hold each other as put in together; where that is none either, the last one, and why it is stuck."""
-        puts = [item for item in ready if item.atoms]
+    def _together(self, ready: Sequence[Item]) -> Done | None:
+        """Return parts that hold each other as put in together; ``None`` if there are none."""
+        puts = [item for item in ready if item.atoms and item.verb is not Verb.HANG]
         of_atom = {atom: item for item in self.left.values() for atom in item.atoms}
         best: Done | None = None
         for item in puts:
@@ -225,7 +236,7 @@ class Apart:
                 free = all(not (self.after[key] & group.keys()) for key in others)
                 if len(group) > 1 and free and any(self.left[key].atoms for key in others):
                     best = self._put(tuple(group.values())) or best
-        return self._made_before(best) if best is not None else self._forced(ready)
+        return self._made_before(best) if best is not None else None
 
     def _made_before(self, done: Done) -> Done:
         """Return parts that go in together with the order in which they were put together before."""

@@ -111,9 +111,8 @@ def _meet(corners: _Floats, way: _Floats, long: float, thick: float, rects: _Flo
             high > corners[:, None, axis] + lows[axis] + _SLACK
         )
     points = np.stack([rects[:, [0, 2]], rects[:, [1, 2]], rects[:, [1, 3]], rects[:, [0, 3]]], axis=1)
-    for axis, length in ((way, long), (across, thick)):
-        along = points @ axis
-        at = (corners @ axis)[:, None]
+    for line, length in ((way, long), (across, thick)):
+        along = points @ line
+        at = (corners @ line)[:, None]
         met &= (along.min(1)[None] < at + length - _SLACK) & (along.max(1)[None] > at + _SLACK)
-    found: NDArray[np.bool_] = met.any(1)
-    return found
+    return np.asarray(met.any(1))

@@ -10,8 +10,8 @@ from enum import Enum
 from ..assembly.fitting import FittingKind
 from ..assembly.part import Assembly, Placed
 from ..assembly.role import BASES, BOXES, COUNTERS, FRAMES, PartKind, Role
-from .order import Order
-from .school.frame import Frame
+from ..order.frame import Frame
+from ..order.order import Order
 
 
 class UnitKind(Enum):

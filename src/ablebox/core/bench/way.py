@@ -110,10 +110,8 @@ def _slides(mine: tuple[Ints, Ints], rest: tuple[Ints, Ints], slant: tuple[float
     hair = _HAIR
 
     def met(by: Ints) -> Mask:
-        found: Mask = ((low + by + hair)[:, None] < other_high[None]).all(2) & (
-            other_low[None] < (high + by - hair)[:, None]
-        ).all(2)
-        return found
+        ahead = ((low + by + hair)[:, None] < other_high[None]).all(2)
+        return np.asarray(ahead & (other_low[None] < (high + by - hair)[:, None]).all(2))
 
     at_rest = met(np.zeros(3, np.int64))
     for step in range(1, _STEPS + 1):

@@ -11,15 +11,16 @@ import numpy as np
 from ..assembly.fitting import Fitting, FittingKind
 from ..assembly.role import PartKind, Role
 from ..assembly.uses import Use
+from ..order.finish import Finish
+from ..order.fronts import Fronts
+from ..order.order import Order
+from ..order.pins import Pins
+from ..order.slides import Slides
+from ..reach import Tool
 from .geometry import HOLDS, Geometry
 from .item import Item
 from .kinds import when
-from .order import Order, Phase, front_phase, pin_phase, slide_phase
-from .reach import Tool
-from .school.finish import Finish
-from .school.fronts import Fronts
-from .school.pins import Pins
-from .school.slides import Slides
+from .phases import Phase, front_phase, pin_phase, slide_phase
 from .thing import Thing, ThingKind
 from .units import Unit, UnitKind, has_body, units
 from .verb import Verb, What
@@ -229,6 +230,11 @@ class _Work:
                 self.later.setdefault(unit.roles[0], []).append(key)
                 continue
             if not has_body(fitting.kind):
+                if len(does) > 1:
+                    roles = (support,) if support is not None else ()
+                    yield Item(
+                        Phase.FITTINGS, i, What.FITTINGS, Verb.HANG, roles, (), does, self._needs(fitting), key, False
+                    )
                 continue
             phase, what = _HUNG.get(fitting.kind, (Phase.FITTINGS, What.FITTINGS))
             loose = fitting.kind is FittingKind.SLIDE_CASE and self.order.slides is Slides.BENCH

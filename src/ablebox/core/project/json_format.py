@@ -18,6 +18,7 @@ Format history (see docs/file-format.md):
 8. Strips that say where they are.
 9. Trims of two edges or four, how deep the saw crosscuts, the least offcut, sheets cut in batches; how a sheet was when it
    was begun.
+10. The bench: how the order of work was chosen, what is ticked, states of pieces, room for tools, doubts.
 """
 
 from __future__ import annotations
@@ -41,7 +42,7 @@ from .limits import LONGEST, MOST_DIGITS, MOST_IN_ONE, MOST_MEMBERS, too_much
 from .tree import Project
 from .upgrades import upgraded
 
-FORMAT, VERSION = "ablebox", 9
+FORMAT, VERSION = "ablebox", 10
 
 _INCH, _MM = Units(System.INCH), Units(System.MM)
 _SCHOOL_NAMES = {record: name for schools in SCHOOLS.values() for name, record in schools.items()}

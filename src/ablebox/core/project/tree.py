@@ -11,6 +11,7 @@ from typing import Any
 from ..cabinet.design import Case
 from ..cabinet.kinds import starting_case
 from ..lengths import ZERO, Length, inches, millimetres
+from ..order.book import BenchBook
 from ..room.room import Room
 from ..room.wall import Wall, first_readings
 from ..run.space import RunSpace
@@ -169,6 +170,7 @@ class Project:
         strips: strips along runs: crowns, cover strips, kick boards.
         register: the name of every piece that was given one, its number with it, by its place: ``A-09.2`` for ``A/shelf.1.2``.
         given: codes that are on anything printed or exported, each with the highest number of its pieces.
+        bench: what is kept of the bench.
     """
 
     name: str
@@ -186,6 +188,7 @@ class Project:
     strips: tuple[RunStrip, ...] = ()
     register: Mapping[str, str] = field(default_factory=dict)
     given: Mapping[str, int] = field(default_factory=dict)
+    bench: BenchBook = BenchBook()
 
     def __post_init__(self) -> None:
         letters = [case.letter for case in self.cases]

@@ -378,4 +378,22 @@ def _to_9(project: dict[str, Any]) -> dict[str, Any]:
     return project
 
 
-_STEPS = (_to_2, _to_3, _to_4, _to_5, _to_6, _to_7, _to_8, _to_9)
+def _to_10(project: dict[str, Any]) -> dict[str, Any]:
+    """To projects that keep a book of the bench."""
+    order = {
+        "pins": "loose", "back": "before-frame", "frame": "apart", "finish": "after", "slides": "in-place", "fronts": "bench",
+        "top": "after", "batch": "case",
+    }  # fmt: skip
+    rooms = {
+        "driver": ("7 in", "1/4 in"), "drill": ("11 in", "1/4 in"), "right_angle": ("4 in", "1/4 in"), "hand": ("6 in", "4 in"),
+        "brush": ("6 in", "4 in"), "clamp": ("4 in", "2 in"),
+    }  # fmt: skip
+    reach = {name: {"length": length, "width": width} for name, (length, width) in rooms.items()}
+    doubts = {
+        "tape": "1/32 in", "cut": "1/64 in", "sheet": "1/32 in", "joint": "1/64 in", "hung": "1/32 in", "gauge": "1/128 in",
+    }  # fmt: skip
+    project["bench"] = {"order": order, "orders": {}, "ticked": [], "states": {}, "reach": reach, "doubts": doubts}
+    return project
+
+
+_STEPS = (_to_2, _to_3, _to_4, _to_5, _to_6, _to_7, _to_8, _to_9, _to_10)

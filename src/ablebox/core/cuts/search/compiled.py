@@ -34,7 +34,7 @@ class Compiled:
             return
         with self._lock:
             if self._thread is None:
-                self._thread = Thread(target=self._load, name="ablebox compiled loops", daemon=True)
+                self._thread = Thread(target=self._load, name="ablebox compiler", daemon=True)
                 self._thread.start()
 
     def _load(self) -> None:
@@ -48,7 +48,7 @@ class Compiled:
         except Exception:
             # Whatever the compiler says: the search goes on without it, slower.
             self.failed = True
-            logging.getLogger("ablebox.cuts").exception("the compiled loops cannot be had; plans are searched slower")
+            logging.getLogger("ablebox.cuts").exception("nothing compiled can be had; plans are searched slower")
             return
         self._loops = loops
 

@@ -1,50 +1,16 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""The order of work as it was chosen, for the job or for a case, and what each choice moves."""
+"""When things are usually done, and what each answer of a school of order moves."""
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-from enum import Enum, IntEnum
+from enum import IntEnum
 
-from .school.back import Back
-from .school.batch import Batch
-from .school.finish import Finish
-from .school.frame import Frame
-from .school.fronts import Fronts
-from .school.pins import Pins
-from .school.slides import Slides
-from .school.top import Top
-
-
-@dataclass(frozen=True, slots=True)
-class Order:
-    """How the order of work was chosen.
-
-    Args:
-        pins: when pin holes are bored.
-        back: when the back goes on.
-        frame: how a face frame comes to its case.
-        finish: when the finish goes on.
-        slides: when slides are hung.
-        fronts: where fronts are fitted.
-        top: when the counter goes on.
-        batch: whether cases are worked one by one.
-    """
-
-    pins: Pins = Pins.LOOSE
-    back: Back = Back.BEFORE_FRAME
-    frame: Frame = Frame.APART
-    finish: Finish = Finish.AFTER
-    slides: Slides = Slides.IN_PLACE
-    fronts: Fronts = Fronts.BENCH
-    top: Top = Top.AFTER
-    batch: Batch = Batch.CASE
-
-
-#: Every question with its answers, by the name of its field.
-QUESTIONS: dict[str, type[Enum]] = {
-    "pins": Pins, "back": Back, "frame": Frame, "finish": Finish, "slides": Slides, "fronts": Fronts, "top": Top, "batch": Batch,
-}  # fmt: skip
+from ..order.back import Back
+from ..order.fronts import Fronts
+from ..order.order import Order
+from ..order.pins import Pins
+from ..order.slides import Slides
+from ..order.top import Top
 
 
 class Phase(IntEnum):

@@ -6,7 +6,7 @@ from __future__ import annotations
 from dataclasses import dataclass, fields
 from enum import Enum
 
-from ..lengths import Length, inches
+from .lengths import Length, inches
 
 
 class Tool(Enum):

@@ -1,0 +1,179 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""All steps of a job in one order: case by case, or in batches across cases; cases that did not change are kept."""
+
+from __future__ import annotations
+
+from collections import OrderedDict
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass, replace
+from functools import cached_property
+
+from ..assembly.part import Assembly
+from ..order.batch import Batch
+from ..order.order import Order
+from ..reach import Reach
+from ..shop.made import Made
+from .case_steps import case_steps
+from .step import CaseSteps, Step
+from .verb import What
+
+#: What is done to all cases at one setting, or at one time, where they are worked in batches.
+_TOGETHER = frozenset({
+    What.MARK, What.TEST, What.MACHINE, What.BAND, What.PINS, What.BORE, What.PREFINISH, What.FINISH, What.FRAME_MADE,
+    What.OPENINGS, What.BOXES, What.BOX_SLIDES, What.LEAVES, What.HINGES, What.COUNTER_MADE, What.OFF,
+})  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class JobStep:
+    """A step of the job.
+
+    Args:
+        n: its number, from 1.
+        rows: the case and its own step; several where cases are worked together.
+    """
+
+    n: int
+    rows: tuple[tuple[str, Step], ...]
+
+    @property
+    def step(self) -> Step:
+        """The step of its first case."""
+        return self.rows[0][1]
+
+    @property
+    def letters(self) -> tuple[str, ...]:
+        """The letters of its cases."""
+        return tuple(letter for letter, _ in self.rows)
+
+    @property
+    def places(self) -> tuple[str, ...]:
+        """The places it is ticked by, of the first copy of each case."""
+        return tuple(place_of(letter, 1, step.key) for letter, step in self.rows)
+
+
+def place_of(letter: str, copy: int, key: str) -> str:
+    """Return what a step of a case is ticked by, such as ``A/back``; of the second copy ``A#2/back``."""
+    return f"{letter}#{copy}/{key}" if copy > 1 else f"{letter}/{key}"
+
+
+#: Steps of cases, by the case as built: most stay what they are from one change to the next.
+_KNOWN: OrderedDict[int, tuple[Assembly, Order, Reach, CaseSteps]] = OrderedDict()
+_MOST_KNOWN = 300
+
+
+def steps_of(assembly: Assembly, order: Order, reach: Reach) -> CaseSteps:
+    """Return the steps of a case, those known if it did not change."""
+    known = _KNOWN.get(id(assembly))
+    if known is not None and known[0] is assembly and known[1] == order and known[2] == reach:
+        _KNOWN.move_to_end(id(assembly))
+        return known[3]
+    found = case_steps(assembly, order, reach)
+    _KNOWN[id(assembly)] = assembly, order, reach, found
+    while len(_KNOWN) > _MOST_KNOWN:
+        _KNOWN.popitem(last=False)
+    return found
+
+
+class Bench:
+    """The steps of a job.
+
+    Args:
+        made: what the project comes to.
+    """
+
+    def __init__(self, made: Made) -> None:
+        self.made = made
+        self.book = made.project.bench
+        self._cases: dict[str, CaseSteps] = {}
+        for case, assembly in made.built:
+            own = replace(self.book.order_of(case.letter), batch=Batch.CASE)
+            self._cases[case.letter] = steps_of(assembly, own, self.book.reach)
+
+    def case(self, letter: str) -> CaseSteps:
+        """Return the steps of a case.
+
+        Raises:
+            KeyError: if it is not there, or cannot be built.
+        """
+        return self._cases[letter]
+
+    @property
+    def cases(self) -> list[CaseSteps]:
+        """The steps of every case that can be built."""
+        return list(self._cases.values())
+
+    @cached_property
+    def steps(self) -> tuple[JobStep, ...]:
+        """All steps in order."""
+        cases = self.cases
+        rows = _batched(cases) if self.book.order.batch is Batch.BATCH else _one_by_one(cases)
+        return tuple(JobStep(n, tuple(row)) for n, row in enumerate(rows, start=1))
+
+    @cached_property
+    def at_hand(self) -> JobStep | None:
+        """The first step that is not ticked; ``None`` if all are."""
+        return next((step for step in self.steps if not self.is_done(step)), None)
+
+    def is_done(self, step: JobStep) -> bool:
+        """Whether a step is ticked for all its cases and their copies."""
+        return all(place in self._ticked for letter, each in step.rows for place in self.copies(letter, each))
+
+    def done(self, letter: str, key: str, copy: int = 1) -> bool:
+        """Whether a case's own step is ticked."""
+        return place_of(letter, copy, key) in self._ticked
+
+    def copies(self, letter: str, step: Step) -> list[str]:
+        """Return what a step is ticked by, for each copy of its case."""
+        count = self.made.project.case(letter).copies
+        return [place_of(letter, copy, step.key) for copy in range(1, count + 1)]
+
+    @cached_property
+    def _ticked(self) -> frozenset[str]:
+        return frozenset(self.book.ticked)
+
+
+#: The bench of the project at hand: asked for by snags, screen and paper alike.
+_LATEST: list[Bench] = []
+
+
+def bench_of(made: Made) -> Bench:
+    """Return the steps of a job, those known if it is the same job as last."""
+    if not _LATEST or _LATEST[0].made is not made:
+        _LATEST[:] = [Bench(made)]
+    return _LATEST[0]
+
+
+def _one_by_one(cases: Sequence[CaseSteps]) -> Iterator[list[tuple[str, Step]]]:
+    for case in cases:
+        for step in case.steps:
+            yield [(case.letter, step)]
+
+
+def _batched(cases: Sequence[CaseSteps]) -> Iterator[list[tuple[str, Step]]]:
+    """Return the steps of cases that are worked together where that can be: each case's own order stays."""
+    at = [0] * len(cases)
+
+    def head(i: int) -> Step | None:
+        return cases[i].steps[at[i]] if at[i] < len(cases[i].steps) else None
+
+    order = {what: number for number, what in enumerate(What)}
+    while True:
+        moved = False
+        for i, case in enumerate(cases):
+            while (step := head(i)) is not None and step.what not in _TOGETHER:
+                at[i] += 1
+                moved = True
+                yield [(case.letter, step)]
+        waiting = [(i, step) for i in range(len(cases)) if (step := head(i)) is not None]
+        if not waiting:
+            if not moved:
+                return
+            continue
+        what = min((step.what for _, step in waiting), key=order.__getitem__)
+        row = []
+        for i, step in waiting:
+            if step.what is what:
+                at[i] += 1
+                row.append((cases[i].letter, step))
+        yield row

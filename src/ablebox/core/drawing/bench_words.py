@@ -1,0 +1,413 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""A step at the bench in words: what it is called, what is fetched, what is done line by line, what to heed. On screen and paper alike."""
+
+from __future__ import annotations
+
+from collections import Counter
+from collections.abc import Iterable, Iterator, Sequence
+from dataclasses import dataclass
+
+from ..assembly.fastener import Fastener
+from ..assembly.part import CutKind
+from ..assembly.role import PartKind, Role
+from ..assembly.uses import Use
+from ..bench.bench import Bench, JobStep
+from ..bench.gates import Ask, GateLine, closed
+from ..bench.minutes import minutes
+from ..bench.step import Put, Step
+from ..bench.thing import Thing, ThingKind
+from ..bench.verb import Gate, Verb, What
+from ..bench.way import ASLANT, Move
+from ..materials import material
+from ..parts.listing import Part
+from ..shop.weights import lifting
+
+#: Titles: what a ticket says.
+TITLES = {
+    What.MARK: "mark parts", What.TEST: "test cuts", What.MACHINE: "machine", What.BAND: "band edges", What.PINS: "pin holes",
+    What.BORE: "bore", What.DRY_FIT: "dry fit", What.PREFINISH: "finish inside", What.FINISH: "finish", What.CASE: "bottom in",
+    What.SIDE: "second side", What.PARTITIONS: "partitions in", What.SHELVES_FIXED: "shelves in", What.TOP_RAILS: "top rails",
+    What.CASE_TOP: "top on", What.RAILS: "hanging rail", What.SQUARE: "square", What.BACK: "back on", What.FRAME_MADE: "make frame",
+    What.FRAME: "frame on", What.BASE: "base", What.KICK: "kick on", What.END: "end panels", What.PACKERS: "packers",
+    What.SLIDES: "slides", What.OPENINGS: "openings", What.BOXES: "make boxes", What.BOX_SLIDES: "box slides",
+    What.LEAVES: "make doors", What.HINGES: "hinges", What.PLATES: "plates", What.BOXES_IN: "boxes in", What.DIVIDERS: "dividers",
+    What.DOORS: "doors on", What.FRONTS: "fronts on", What.PULLS: "pulls", What.COUNTER_MADE: "make counter",
+    What.COUNTER: "counter on", What.FITTINGS: "fittings", What.SHELVES: "loose shelves", What.CHECK: "check",
+    What.OFF: "fronts off", What.CARRY: "carry in",
+}  # fmt: skip
+_TOOLS = {
+    What.MARK: "pencil, labels", What.TEST: "saw or router, scrap of the same sheet", What.MACHINE: "saw or router, rule",
+    What.BAND: "iron or glue and clamps, trimmer", What.PINS: "drill, pin jig, stop on the bit", What.BORE: "drill, jigs, stops on the bits",
+    What.DRY_FIT: "clamps, square, tape", What.PREFINISH: "brush, masking tape", What.FINISH: "brush or roller, fine paper",
+    What.SQUARE: "tape or two sticks", What.OPENINGS: "tape or two sticks", What.SLIDES: "spacer blocks, driver",
+    What.BOX_SLIDES: "driver, square", What.DOORS: "driver, shims", What.FRONTS: "ledge, shims, clamps, driver",
+    What.PULLS: "drilling guide, driver", What.CHECK: "square, eyes and hands", What.CARRY: "a helper, straps", What.OFF: "driver, tape, pencil",
+    What.SHELVES: "hands", What.HINGES: "driver", What.PLATES: "driver, plate jig", What.DIVIDERS: "hands",
+}  # fmt: skip
+#: What is put together lying flat.
+_FLAT = frozenset({What.FRAME_MADE, What.LEAVES, What.COUNTER_MADE})
+_GLUED_TOOLS = "glue, clamps, square, damp rag"
+_USES = {
+    Use.PIN: "pin", Use.SLIDE: "slide", Use.SLIDE_REAR: "slide hook", Use.PLATE: "hinge plate", Use.CUP: "hinge cup",
+    Use.CUP_SCREW: "hinge screw", Use.PULL: "pull", Use.ROD: "rod socket", Use.THROUGH: "through", Use.CLEARANCE: "clearance",
+    Use.POCKET: "pocket", Use.CONNECTOR: "connector", Use.DOWEL: "dowel", Use.BISCUIT: "biscuit", Use.PILOT: "pilot",
+}  # fmt: skip
+_GATES = {
+    Gate.GLUE: "Before the glue", Gate.BACK: "Before the back closes it off", Gate.STAND: "Before it stands up",
+    Gate.TOP: "Before the top goes on", Gate.FINISH: "Before the finish", Gate.CARRY: "Before it is carried in",
+}  # fmt: skip
+_ASKS = {
+    Ask.DRY: "the first pair was put together dry", Ask.WIPED: "squeezed-out glue is wiped off inside",
+    Ask.OPENINGS: "openings in the back are cut", Ask.DIAGONALS: "the back’s own diagonals agree",
+    Ask.UNDERSIDE: "everything on the underside is done", Ask.TAPE: "tape tails hang out of the drawers to pull them by",
+    Ask.LAID_OUT: "every member of the frame is laid out", Ask.TWO: "two are there, or drawers, doors and shelves are out",
+}  # fmt: skip
+_WAYS = {
+    (0, 1): "from the left", (0, -1): "from the right", (1, 1): "from the front", (1, -1): "from behind", (2, 1): "from below",
+    (2, -1): "from above",
+}  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class StepWords:
+    """A step in words.
+
+    Args:
+        title: what its ticket says.
+        fetch: how many or which, and what.
+        tools: with what.
+        do: what is done, line by line.
+        cautions: what to heed.
+        check: what is looked at in the end; empty if nothing.
+        minutes: how long it takes, about.
+        wait: what waits then; empty if nothing.
+    """
+
+    title: str
+    fetch: tuple[tuple[str, str], ...]
+    tools: str
+    do: tuple[str, ...]
+    cautions: tuple[str, ...]
+    check: str
+    minutes: int
+    wait: str
+
+
+def title_of(step: Step) -> str:
+    """Return what a step is called."""
+    return TITLES[step.what]
+
+
+def gate_title(gate: Gate) -> str:
+    """Return what a gate is called."""
+    return _GATES.get(gate, "")
+
+
+class BenchWords:
+    """Says steps in words.
+
+    Args:
+        bench: the steps.
+    """
+
+    def __init__(self, bench: Bench) -> None:
+        self.bench, self.made = bench, bench.made
+        self._codes: dict[tuple[str, str], Part] = {
+            (part.case, role): part for part in self.made.parts for role in part.roles
+        }
+
+    def codes(self, letter: str, roles: Iterable[Role]) -> list[str]:
+        """Return the codes of some parts, each once."""
+        found = (self._codes.get((letter, role)) for role in roles)
+        return list(dict.fromkeys(part.code for part in found if part is not None))
+
+    def of(self, job: JobStep) -> StepWords:
+        """Return a step in words."""
+        step = job.step
+        do: list[str] = []
+        fetch: list[tuple[str, str]] = []
+        for letter, each in job.rows:
+            before = f"{letter}: " if len(job.rows) > 1 else ""
+            do += [before + line for line in self._do(letter, each)]
+            fetch += self._fetch(letter, each)
+        wait = f"glue: clamps on {step.wait} min, load it tomorrow" if step.wait else ""
+        time = sum(minutes(each) for _, each in job.rows)
+        tools = _TOOLS.get(step.what, _GLUED_TOOLS if step.wait else "driver, square")
+        if step.angle:
+            tools += ", right-angle driver"
+        return StepWords(
+            title_of(step), tuple(fetch), tools, tuple(do), tuple(self._cautions(job)), self._check(job), time, wait
+        )
+
+    # What is fetched
+
+    def _fetch(self, letter: str, step: Step) -> Iterator[tuple[str, str]]:
+        if step.puts:
+            for part in self._parts(letter, [role for put in step.puts for role in put.roles]):
+                yield part.code, part.name
+        for name, count in self._fasteners(letter, step).items():
+            yield f"{count} ×", name
+        fittings = Counter(
+            self.made.assembly(letter).fittings[t.number].name for t in step.does if t.kind is ThingKind.FITTING
+        )
+        for name, count in fittings.items():
+            yield f"{count} ×", name
+
+    def _parts(self, letter: str, roles: Iterable[Role]) -> list[Part]:
+        found = (self._codes.get((letter, role)) for role in roles)
+        return list({part.code: part for part in found if part is not None}.values())
+
+    def _fasteners(self, letter: str, step: Step) -> dict[str, int]:
+        fasteners = self.made.assembly(letter).fasteners
+        return dict(Counter(fasteners[t.number].name for t in step.does if t.kind is ThingKind.FASTENER))
+
+    # What is done
+
+    def _do(self, letter: str, step: Step) -> Iterator[str]:
+        codes = _listed(self.codes(letter, step.roles))
+        match step.what:
+            case What.MARK:
+                yield "Mark every part as its label says: face, front edge, up."
+                hands = [part.code for part in self._parts(letter, step.roles) if part.hand.value]
+                if hands:
+                    yield f"{_listed(hands)} have a left and a right hand: lay them as mirror images."
+            case What.TEST:
+                yield "Cut each slot in a scrap of the very sheet it is for and try the part that goes in."
+                yield f"Then set {codes}: what fits in the scrap fits there."
+            case What.MACHINE:
+                for kind, roles in self._slots(letter, step).items():
+                    yield f"Cut {kind}: {_listed(self.codes(letter, roles))}."
+                if any(role.kind is PartKind.FRAME_STILE or role.kind is PartKind.FRAME_RAIL for role in step.roles):
+                    yield "Lay the whole frame out before any of it is pocketed."
+            case What.BAND:
+                yield f"Band the edges marked red on the drawings: {codes}."
+                yield "Trim flush, ease the corner with fine paper."
+            case What.PINS | What.BORE:
+                yield from self._bored(letter, step)
+            case What.DRY_FIT:
+                yield f"Put {codes} together dry, clamps on, and check for square."
+                yield "Only then cut and machine what follows from it."
+            case What.PREFINISH:
+                yield f"Finish what no brush reaches later: {codes}. Tape the faces that are glued."
+            case What.FINISH:
+                yield "Sand, dust off, coat; fine paper between coats."
+                yield "Hinges off, holes free, panes apart."
+            case What.SQUARE:
+                yield "Measure both diagonals while the glue is wet."
+                yield "Push the longer corner in by half the difference."
+            case What.OPENINGS:
+                yield "Measure every opening as it came out, at both ends."
+                yield "Boxes and fronts are cut to these numbers, not before."
+            case What.OFF:
+                yield "Take doors, drawers and pulls off; number each with its place on tape."
+            case What.CHECK:
+                yield "Doors and drawers run free, gaps are even, nothing rocks."
+            case What.CARRY:
+                yield f"Case {letter} weighs {lifting(self.made, self.made.assembly(letter))}."
+                yield "Clear the way, protect the floor."
+            case _:
+                yield from self._put(letter, step)
+
+    def _slots(self, letter: str, step: Step) -> dict[str, list[Role]]:
+        found: dict[str, list[Role]] = {}
+        for role in step.roles:
+            part = self.made.assembly(letter).part(role)
+            for kind in dict.fromkeys(cut.kind for cut in part.told.cuts):
+                found.setdefault(_plural(kind), []).append(role)
+        return found
+
+    def _bored(self, letter: str, step: Step) -> Iterator[str]:
+        for words in self._holes(letter, step.does):
+            yield f"{words}."
+        if step.what is What.PINS:
+            yield "Set the jig from the same end on every part, or shelves rock."
+
+    def _holes(self, letter: str, things: Iterable[Thing]) -> list[str]:
+        """Return how many holes of each kind are in which parts."""
+        assembly = self.made.assembly(letter)
+        rows: dict[Use, dict[Role, int]] = {}
+        for thing in things:
+            if thing.kind is ThingKind.HOLE and thing.role is not None:
+                use = assembly.part(thing.role).told.holes[thing.number].use
+                counts = rows.setdefault(use, {})
+                counts[thing.role] = counts.get(thing.role, 0) + 1
+        found = []
+        for use, counts in rows.items():
+            total = sum(counts.values())
+            found.append(
+                f"{total} {_USES[use]} hole{'s' if total > 1 else ''} in {_listed(self.codes(letter, counts))}"
+            )
+        return found
+
+    def _put(self, letter: str, step: Step) -> Iterator[str]:
+        fasteners = self.made.assembly(letter).fasteners
+        if step.glued and step.wait:
+            yield f"Glue the joints{self._bare(letter, step)}."
+        if step.what in _FLAT:
+            for unit in self._units(letter, step):
+                yield f"Lay {', '.join(unit)} together, in this order, on a flat bench."
+        else:
+            lines = Counter(f"{_listed(self.codes(letter, put.roles))}: {_way(put)}" for put in step.puts)
+            for line, count in lines.items():
+                yield f"{count} × {line}." if count > 1 else f"{line}."
+        if step.verb is Verb.HANG and not step.puts:
+            names = Counter(
+                self.made.assembly(letter).fittings[t.number].name for t in step.does if t.kind is ThingKind.FITTING
+            )
+            where = _listed(self.codes(letter, step.roles))
+            for name, count in names.items():
+                yield f"{count} × {name}" + (f" on {where}." if where else ".")
+        driven = [fasteners[t.number] for t in step.does if t.kind is ThingKind.FASTENER]
+        yield from self._driven(letter, driven)
+        if step.what is What.SLIDES:
+            yield "Lowest first, on their blocks; check that pairs are level."
+        if step.what is What.FRONTS:
+            yield "Bottom front first, on a ledge; shims make the gaps; screw from inside."
+
+    def _units(self, letter: str, step: Step) -> Iterator[list[str]]:
+        """Return the codes of each of what is made, in the order they come together."""
+        rows: list[list[str]] = []
+        for put in step.puts:
+            if not put.way or not rows:
+                rows.append([])
+            rows[-1] += self.codes(letter, put.roles)
+        yield from (list(row) for row in dict.fromkeys(tuple(row) for row in rows))
+
+    def _bare(self, letter: str, step: Step) -> str:
+        if step.what is What.BACK:
+            return ", the edges it is fastened to, not its grooves"
+        if step.what is What.LEAVES and any(role.kind is PartKind.PANEL for role in step.roles):
+            return "; panels stay free in their grooves"
+        return "; keep pins, slots and open edges free of it" if step.what in (What.CASE, What.SHELVES_FIXED) else ""
+
+    def _driven(self, letter: str, driven: Sequence[Fastener]) -> Iterator[str]:
+        rows: Counter[tuple[str, str, str]] = Counter()
+        for each in driven:
+            into = each.into
+            code = ", ".join(self.codes(letter, [into])) if isinstance(into, Role) else ""
+            rows[each.name, _from(each), code] += 1
+        shown: dict[tuple[str, str], list[tuple[str, int]]] = {}
+        for (name, side, code), count in rows.items():
+            shown.setdefault((name, side), []).append((code, count))
+        for (name, side), targets in shown.items():
+            total = sum(count for _, count in targets)
+            codes = [code for code, _ in targets if code]
+            into_words = f" into {_listed(list(dict.fromkeys(codes)))}" if codes else ""
+            yield f"{total} {name}{side}{into_words}."
+
+    # What to heed
+
+    def _cautions(self, job: JobStep) -> Iterator[str]:
+        step = job.step
+        stuffs = {
+            material(self.made.project.rack.stock(self.made.assembly(letter).part(role).goods).stuff).code
+            for letter, each in job.rows for role in each.roles if self._has(letter, role)
+        }  # fmt: skip
+        match step.what:
+            case What.MACHINE | What.TEST:
+                yield "Where guard and riving knife come off for a dado set: featherboard, push block, no through cuts. Router: against the feed, hold with a jig."
+                yield _dust(stuffs)
+            case What.PINS | What.BORE:
+                yield "Stop on the bit; clamp the part, small ones in a jig."
+            case What.LEAVES | What.BOXES:
+                yield "Narrow parts are held in a jig, never freehand."
+            case What.BAND:
+                yield "Hot iron and sharp trimmer: cut away from the hand."
+            case What.FINISH | What.PREFINISH:
+                yield "Air the room; rags with oil lie flat or in water: in a heap they can catch fire. The maker’s sheet decides."
+            case What.CARRY:
+                yield "Lift with two, with straight backs; what can tip is tied to the wall. Wiring, gas and water are for licensed trades; local codes decide."
+            case What.COUNTER:
+                yield "Lift with two."
+
+    def _has(self, letter: str, role: Role) -> bool:
+        return (letter, role) in self._codes
+
+    def _check(self, job: JobStep) -> str:
+        match job.step.what:
+            case What.CASE | What.SIDE | What.TOP_RAILS | What.CASE_TOP:
+                return "front edges flush, joints closed"
+            case What.BACK | What.SQUARE | What.LEAVES | What.FRAME_MADE | What.BOXES:
+                return "both diagonals agree"
+            case What.FRAME:
+                return "flush with the case floor, even at both sides"
+            case What.SLIDES:
+                return "pairs level, front ends set back alike"
+            case What.TEST:
+                return "the part goes in by hand and does not fall out"
+            case _:
+                return ""
+
+    def gate_line(self, letter: str, gated: Step, line: GateLine) -> str:
+        """Return a line of the gate before a step in words."""
+        if line.ask is not None:
+            return _ASKS[line.ask]
+        assert line.step is not None
+        step = line.step
+        if step.what is What.PINS:
+            return self._holes(letter, step.does)[0]
+        if step.what is What.BORE and gated.gate is not Gate.GLUE:
+            shut = closed(self.bench, letter, gated)
+            return "; ".join(self._holes(letter, [thing for thing in step.does if thing in shut]))
+        return title_of(step)
+
+
+def _way(put: Put) -> str:
+    """Return how something comes in."""
+    if not put.way:
+        return "lay it down first"
+    words = []
+    for move in put.way:
+        words.append(_move(move))
+    return ", then ".join(words)
+
+
+def _move(move: Move) -> str:
+    if move.turns:
+        return "level it"
+    if move.axis == ASLANT:
+        return "straight in across the corner"
+    return _WAYS[move.axis, move.sign]
+
+
+def _from(fastener: Fastener) -> str:
+    """Return from which side a fastener is driven."""
+    way = [a - b for a, b in zip(fastener.head, fastener.tip, strict=True)]
+    axis = max(range(3), key=lambda a: abs(way[a]))
+    if not any(way):
+        return ""
+    return f" {_WAYS[axis, -1 if way[axis] > 0 else 1]}"
+
+
+def _plural(kind: CutKind) -> str:
+    words = kind.value
+    if kind is CutKind.DADO:
+        return "dadoes"
+    return words + ("es" if words.endswith("h") else "s") if not words.startswith("corner") else "corners"
+
+
+def _dust(stuffs: set[str]) -> str:
+    worst = any("mdf" in each or "board" in each for each in stuffs)
+    return (
+        "Mask, eyes, ears: extract the dust, that of MDF above all." if worst else "Mask, eyes, ears: extract the dust."
+    )
+
+
+def _listed(codes: Sequence[str]) -> str:
+    """Return codes as a list in words: runs of numbers as from–to."""
+    found = list(dict.fromkeys(codes))
+    if len(found) > 2:
+        return ", ".join(_runs(found))
+    return " and ".join(found)
+
+
+def _runs(codes: Sequence[str]) -> list[str]:
+    rows: list[list[str]] = []
+    for code in sorted(codes, key=lambda each: (each.partition("-")[0], int(each.partition("-")[2] or 0))):
+        head, _, number = code.partition("-")
+        last = rows[-1][-1] if rows else ""
+        if last.partition("-")[0] == head and last and int(last.partition("-")[2]) + 1 == int(number):
+            rows[-1].append(code)
+        else:
+            rows.append([code])
+    return [f"{row[0]} to {row[-1]}" if len(row) > 2 else ", ".join(row) for row in rows]
