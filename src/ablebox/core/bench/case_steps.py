@@ -19,7 +19,7 @@ from .item import Item
 from .phases import Phase
 from .space import Mask
 from .step import CaseSteps, Put, Step
-from .taking_apart import Apart, Done, everything
+from .taking_apart import Apart, Done, Stuck, everything
 from .thing import Thing, ThingKind
 from .units import Unit, UnitKind
 from .verb import Gate, Verb, What
@@ -74,6 +74,8 @@ class _Steps:
         self.there: Mask = np.zeros(geometry.space.count, np.bool_)
         self.reached: Mask = np.ones(len(geometry.things), np.bool_)
         self.closed: set[int] = set()
+        #: Why what is put together for itself in the step at hand has no right order.
+        self.stuck: Stuck | None = None
 
     def all(self) -> CaseSteps:
         done = list(_flat(Apart(self.geometry, self.work.items, self.work.joints, everything(self.geometry)).order()))
@@ -98,6 +100,7 @@ class _Steps:
 
     def _step(self, key: str, what: What, verb: Verb, rows: Sequence[Done]) -> Step:
         puts, does, glued = list[Put](), list[Thing](), list[Role]()
+        self.stuck = None
         alone: list[int] = []
         for row in rows:
             for item in row.items:
@@ -109,6 +112,7 @@ class _Steps:
                 if unit is not None:
                     own: set[int] = set()
                     for inner in self._own(unit):
+                        self.stuck = self.stuck or inner.stuck
                         roles = tuple(role for each in inner.items for role in each.roles)
                         puts.append(Put(roles, inner.way))
                         atoms = [self.geometry.number[role] for role in roles]
@@ -120,7 +124,7 @@ class _Steps:
                 puts.append(Put(roles, row.way))
                 atoms = [atom for item in row.items for atom in item.atoms]
                 there = {int(atom) for atom in np.flatnonzero(self.there)}
-                does += self._driven(row.drives, atoms, there | {atom for atom in alone})
+                does += self._driven(row.drives, atoms, there | set(alone))
                 alone += atoms
                 glued += roles
             else:
@@ -132,7 +136,7 @@ class _Steps:
         return Step(
             key, what, verb, self._lies(rows), roles, tuple(puts), tuple(dict.fromkeys(does)), closes, (), asks,
             GLUE if glues else 0, Gate.NONE, any(row.angle for row in rows),
-            next((row.stuck for row in rows if row.stuck is not None), None), tuple(glued) if glues else (),
+            next((row.stuck for row in rows if row.stuck is not None), self.stuck), tuple(glued) if glues else (),
         )  # fmt: skip
 
     def _own(self, unit: Unit) -> list[Done]:

@@ -8,7 +8,7 @@ a way that is free, every fastener is driven and every hole bored while the way 
 from __future__ import annotations
 
 from collections.abc import Iterable, Iterator, Sequence
-from itertools import product
+from itertools import pairwise, product
 from math import cos, radians, sin
 from typing import Any
 
@@ -108,11 +108,12 @@ class _Case:
                     placed |= pieces
                 if others and not self._comes_in(pieces, others, hung, put["way"]):
                     yield f"step {step['n']}: {', '.join(sorted(pieces))} cannot come in"
-            ids = set(step["does"])
-            hung |= {name for name in ids if name in self.hardware and self.hardware[name]["kind"] not in _FLAT}
-            for name in sorted(ids - done):
-                yield from self._done(name, placed, apart, hung, step["n"], ids)
-            done |= ids
+            for name in step["does"]:
+                if name in self.hardware and self.hardware[name]["kind"] not in _FLAT:
+                    hung.add(name)
+                if name not in done:
+                    yield from self._done(name, placed, apart, hung, step["n"])
+                done.add(name)
         for piece in sorted(self.solids.keys() - placed):
             yield f"{piece} is never put in"
         for name, each in self.fasteners.items():
@@ -163,9 +164,7 @@ class _Case:
 
     # Tools
 
-    def _done(
-        self, name: str, placed: set[str], apart: dict[str, set[str]], hung: set[str], n: int, ids: set[str]
-    ) -> Iterator[str]:
+    def _done(self, name: str, placed: set[str], apart: dict[str, set[str]], hung: set[str], n: int) -> Iterator[str]:
         """Look at something that is done: whether a tool reaches it."""
         if name in self.fasteners:
             each = self.fasteners[name]
@@ -194,7 +193,6 @@ class _Case:
         )
         if not any(piece in there for piece in pieces):
             return
-        own |= set()
         rest = self._boxes(there - own, {h for h in hung if not own & set(self.hardware[h]["holds"])})
         unit = out / float(np.linalg.norm(out))
         nail = name in self.fasteners and self.fasteners[name]["kind"] == "nail"
@@ -259,7 +257,7 @@ def _of_ring(ring: Sequence[Sequence[float]], box: list[list[float]]) -> Iterato
                 met += [ay, by] if ax == bx else [ay + (by - ay) * (x - ax) / (bx - ax)]
         return min(met), max(met)
 
-    for x0, x1 in zip(edges, edges[1:], strict=False):
+    for x0, x1 in pairwise(edges):
         (a, b), (c, d) = span(float(x0)), span(float(x1))
         if max(a, c) < min(b, d):
             yield [[float(x0), max(a, c), box[0][2]], [float(x1), min(b, d), box[1][2]]]

@@ -4,7 +4,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterable, Iterator
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 
 import numpy as np
 
@@ -96,6 +96,8 @@ class _Work:
         self.screws: dict[int, list[int]] = {}
         self.made: dict[str, Unit] = {}
         self.later: dict[Role, list[str]] = {}
+        #: What is hung on loose parts before they are put together, by the key of the item that does that.
+        self.first: dict[str, set[str]] = {}
 
     def _lifts(self, atom: int, others: list[int]) -> bool:
         """Whether a part can be lifted out of others."""
@@ -106,6 +108,7 @@ class _Work:
     def all(self) -> Work:
         joints = list(self._joints(True))
         items = [*self._loose(), *self._made_first(), *self._hung(), *self._puts(), *self._plain()]
+        items = [replace(item, after=item.after | self.first.get(item.key, set())) for item in items]
         return Work(tuple(items), self.made, tuple(joints), tuple(self._joints(False)))
 
     def _joints(self, driven: bool) -> Iterator[tuple[int, frozenset[int]]]:
@@ -224,7 +227,11 @@ class _Work:
             if fitting.kind in _AT_PART and support is not None:
                 unit = self.unit_of[support]
                 phase = Phase.LEAVES + 1 if fitting.kind is FittingKind.HINGE_CUP else Phase.BOXES + 1
-                made = frozenset({f"make {unit.key}"}) if f"make {unit.key}" in self.made else frozenset()
+                # On what is put together, where its screws are reached there; else on the loose part before.
+                make = f"make {unit.key}"
+                made = frozenset({make}) if make in self.made and self._reached_in(unit, does) else frozenset()
+                if make in self.made and not made:
+                    self.first.setdefault(make, set()).add(key)
                 after = self._before(unit.roles) | made
                 yield Item(phase, i, _AT_PART[fitting.kind], Verb.HANG, (support,), (), does, after, key)
                 self.later.setdefault(unit.roles[0], []).append(key)
@@ -278,6 +285,13 @@ class _Work:
             return False
         into = self.assembly.fasteners[thing.number].into
         return isinstance(into, Role) and into.whole.kind in _DOORS
+
+    def _reached_in(self, unit: Unit, does: Iterable[Thing]) -> bool:
+        """Whether tools reach things on a unit that is put together and stands for itself."""
+        there = np.zeros(self.geometry.space.count, np.bool_)
+        there[list(unit.atoms)] = True
+        numbers = [self.geometry.at[thing] for thing in does if thing in self.geometry.at]
+        return bool(self.geometry.reached(numbers, there).all()) if numbers else True
 
     def _support(self, fitting: Fitting) -> Role | None:
         """Return the part hardware is fixed to."""
