@@ -83,8 +83,7 @@ class _Steps:
         numbers: dict[str, int] = {}
         place: dict[str, str] = {}
         seen: dict[str, int] = {}
-        for what, group in groupby(done, key=_about):
-            rows = list(group)
+        for what, rows in self._grouped(done):
             verb = next((row.items[0].verb for row in reversed(rows) if row.items[0].verb is not Verb.HANG), Verb.HANG)
             name = what.value
             seen[name] = seen.get(name, 0) + 1
@@ -97,6 +96,27 @@ class _Steps:
             numbers[key] = len(steps)
             steps.append(replace(step, after=tuple(sorted(needs - {key}, key=numbers.__getitem__))))
         return CaseSteps(self.geometry.assembly.letter, self.order, tuple(self._gated(steps)), numbers)
+
+    def _grouped(self, done: Iterable[Done]) -> Iterator[tuple[What, list[Done]]]:
+        """Return what belongs together as one step: of one kind, as long as nothing that is driven in it is closed off in it."""
+        there = np.zeros(self.geometry.space.count, np.bool_)
+        for what, group in groupby(done, key=_about):
+            rows: list[Done] = []
+            driven: list[int] = []
+            for row in group:
+                atoms = [atom for item in row.items for atom in item.atoms]
+                there[atoms] = True
+                if rows and driven and not self.geometry.reached(driven, there).all():
+                    yield what, rows
+                    rows, driven = [], []
+                rows.append(row)
+                driven += row.drives
+                driven += [
+                    self.geometry.at[thing]
+                    for item in row.items if not item.alone and not row.inner for thing in item.does if thing in self.geometry.at
+                ]  # fmt: skip
+                driven = [number for number in driven if self.geometry.reached([number], there)[0]]
+            yield what, rows
 
     def _step(self, key: str, what: What, verb: Verb, rows: Sequence[Done]) -> Step:
         puts, does, glued = list[Put](), list[Thing](), list[Role]()
