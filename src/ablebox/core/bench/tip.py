@@ -17,7 +17,7 @@ from .space import Ints
 
 _Floats = NDArray[np.float64]
 #: Degrees from step to step and at most, and how deep something may reach in without touching, in mm.
-_STEP, _MOST, _SLACK = 4, 80, 0.05
+_STEP, _MOST, _SLACK = 6, 78, 0.05
 #: A part this much wider than thick is flat, and one so much longer than the other side of its section can be tipped.
 _FLAT = 4.0
 #: How far it is lifted at most while it is turned, in mm.
@@ -73,6 +73,8 @@ def _passes(
     near = (other_low[:, end] < high[end]) & (other_high[:, end] > low[end])
     near &= (other_low[:, flat] < high[flat] + long + _LIFTS[-1]) & (other_high[:, flat] > low[flat] - _SLACK)
     around, ahead = section(beside & near), section(before & near)
+    if _shut(low, high, around, ahead, end, flat):
+        return False
     for angle in range(_STEP, _MOST + 1, _STEP):
         way, places = _places(low, end, flat, long, thick, angle, turn)
         turned = places[~_meet(places, way, long, thick, around)]
@@ -81,6 +83,21 @@ def _passes(
         if not _meet(turned, way, long, thick, ahead).all():
             return True
     return False
+
+
+def _shut(low: _Floats, high: _Floats, around: _Floats, ahead: _Floats, end: int, flat: int) -> bool:
+    """Whether what stands before a part covers all it could pass through, however it is turned: a door does."""
+    over = around[(around[:, 2] >= high[flat] - _SLACK)]
+    top = float(over[:, 2].min()) if len(over) else float(high[flat] + high[end] - low[end])
+    walls = ahead[(ahead[:, 2] <= low[flat] + _SLACK) & (ahead[:, 3] >= top - _SLACK)]
+    reached = float(low[end])
+    gap = 0.0
+    for left, right in sorted((float(row[0]), float(row[1])) for row in walls):
+        gap = max(gap, min(left, float(high[end])) - reached)
+        reached = max(reached, right)
+    gap = max(gap, float(high[end]) - reached)
+    # Through less than this not even its thickness goes.
+    return gap < high[flat] - low[flat]
 
 
 def _places(
