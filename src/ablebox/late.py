@@ -31,6 +31,8 @@ class Late(Enum):
     PARTS = ("cli.parts", "cli")
     ASSEMBLY = ("cli.assembly", "cli")
     PLAN = ("cli.plan", "cli")
+    STEPS = ("cli.steps", "cli")
+    DOUBT = ("cli.doubt", "cli")
     CUTPLAN = ("cli.cutplan", "cli")
     CHECK = ("cli.check", "cli")
     BOOK = ("cli.book", "cli")

@@ -9,7 +9,20 @@ from collections.abc import Sequence
 from .. import __version__
 from ..late import command
 
-_COMMANDS = ("parts", "assembly", "plan", "cutplan", "check", "book", "templates", "labels", "meter", "demo")
+_COMMANDS = (
+    "parts",
+    "assembly",
+    "plan",
+    "steps",
+    "doubt",
+    "cutplan",
+    "check",
+    "book",
+    "templates",
+    "labels",
+    "meter",
+    "demo",
+)
 NAMES = ("open", *_COMMANDS)
 
 

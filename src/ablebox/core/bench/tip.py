@@ -97,7 +97,7 @@ def _shut(low: _Floats, high: _Floats, around: _Floats, ahead: _Floats, end: int
         reached = max(reached, right)
     gap = max(gap, float(high[end]) - reached)
     # Through less than this not even its thickness goes.
-    return gap < high[flat] - low[flat]
+    return bool(gap < high[flat] - low[flat])
 
 
 def _places(
