@@ -27,6 +27,7 @@ from .desk import Desk
 from .file_menu import FileMenu
 from .finder import Finder, everything
 from .hands import Hands
+from .stages.bench import BenchStage
 from .stages.case import CaseStage
 from .stages.fronts import FrontsStage
 from .stages.parts import PartsStage
@@ -42,7 +43,7 @@ from .widgets.stage_rule import StageRule
 from .widgets.tape import Tape
 from .widgets.wall import Wall
 
-STAGES: tuple[type[Stage], ...] = (RoomStage, RunStage, CaseStage, FrontsStage, PartsStage, SheetsStage)
+STAGES: tuple[type[Stage], ...] = (RoomStage, RunStage, CaseStage, FrontsStage, PartsStage, SheetsStage, BenchStage)
 
 
 class MainWindow(QMainWindow):

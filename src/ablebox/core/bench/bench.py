@@ -24,6 +24,12 @@ _TOGETHER = frozenset({
 })  # fmt: skip
 
 
+#: Steps that ask for a machine or a jig to be set up.
+_SET_UP = frozenset(
+    {What.TEST, What.MACHINE, What.PINS, What.BORE, What.SLIDES, What.BOX_SLIDES, What.PLATES, What.HINGES, What.PULLS}
+)
+
+
 @dataclass(frozen=True, slots=True)
 class JobStep:
     """A step of the job.
@@ -114,6 +120,16 @@ class Bench:
     def at_hand(self) -> JobStep | None:
         """The first step that is not ticked; ``None`` if all are."""
         return next((step for step in self.steps if not self.is_done(step)), None)
+
+    @cached_property
+    def price(self) -> tuple[int, int]:
+        """How many set-ups the order asks for, and on how many days glue or a coat waits, one glue-up a day for each case."""
+        setups = sum(step.step.what in _SET_UP for step in self.steps)
+        waits = {
+            letter: sum(step.wait > 0 for each in self.steps for own, step in each.rows if own == letter)
+            for letter in self._cases
+        }
+        return setups, max(waits.values(), default=0)
 
     def is_done(self, step: JobStep) -> bool:
         """Whether a step is ticked for all its cases and their copies."""

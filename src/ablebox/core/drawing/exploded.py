@@ -28,7 +28,7 @@ _FILLS = ("wood-dark", "wood-edge", "wood")
 
 
 @dataclass(slots=True)
-class _Piece:
+class Piece:
     """A box of a part with what is seen of it: filled faces, and the lines around them."""
 
     low: Corner
@@ -54,8 +54,8 @@ def exploded(assembly: Assembly, codes: dict[str, str], look: Look) -> Drawing:
     lid = [part for part in assembly.parts if part.role.kind in COUNTERS]
     far = any(part.box.high[0] > 1.5 * wide for part in lid)
     parts = [part for part in assembly.parts if not (far and part in lid)]
-    pieces = [piece for part in parts for piece in _pieces(part, _offset(assembly, part, look), codes, look)]
-    for at in _order(pieces, look):
+    pieces = [piece for part in parts for piece in pieces_of(part, _offset(assembly, part, look), codes, look)]
+    for at in back_to_front(pieces, look):
         piece = pieces[at]
         for corners, fill, hot in piece.faces:
             drawing.add(Shape(tuple(look.flat(c) for c in corners), fill, "", 0.0, False, hot))
@@ -87,7 +87,15 @@ def _offset(assembly: Assembly, part: Placed, look: Look) -> Corner:
     return moved[0] / TICKS_PER_MM, moved[1] / TICKS_PER_MM, moved[2] / TICKS_PER_MM
 
 
-def _pieces(part: Placed, offset: Corner, codes: dict[str, str], look: Look) -> list[_Piece]:
+def pieces_of(part: Placed, offset: Corner, codes: dict[str, str], look: Look) -> list[Piece]:
+    """Return the boxes a part is drawn as.
+
+    Args:
+        part: the part.
+        offset: how far it is moved, in mm.
+        codes: the code of each part by role.
+        look: from where it is looked at.
+    """
     hot = f"part:{codes.get(part.role, '')}"
     if part.tilt is not None:
         return [_slanted(part, offset, hot, look)]
@@ -129,13 +137,13 @@ def _runs(filled: set[tuple[int, int, int]]) -> list[list[tuple[int, int, int]]]
 def _piece(
     run: list[tuple[int, int, int]], grid: list[list[int]], filled: set[tuple[int, int, int]], offset: Corner,
     hot: str, look: Look,
-) -> _Piece:  # fmt: skip
+) -> Piece:  # fmt: skip
     def corner(index: tuple[int, int, int]) -> Corner:
         x, y, z = (grid[a][index[a]] / TICKS_PER_MM + offset[a] for a in range(3))
         return x, y, z
 
     first, last = run[0], run[-1]
-    piece = _Piece(corner(first), corner((last[0] + 1, last[1] + 1, last[2] + 1)), [], [])
+    piece = Piece(corner(first), corner((last[0] + 1, last[1] + 1, last[2] + 1)), [], [])
     towards = look.towards
     for cell in run:
         for axis in range(3):
@@ -154,7 +162,7 @@ def _moved(cell: tuple[int, int, int], axis: int, step: int) -> tuple[int, int, 
     return moved[0], moved[1], moved[2]
 
 
-def _add_face(piece: _Piece, cell: tuple[int, int, int], axis: int, side: int, corner, filled, hot: str) -> None:  # type: ignore[no-untyped-def]
+def _add_face(piece: Piece, cell: tuple[int, int, int], axis: int, side: int, corner, filled, hot: str) -> None:  # type: ignore[no-untyped-def]
     """Add a face that is seen, and those of its edges beyond which the face does not go on."""
     u, v = (a for a in range(3) if a != axis)
     base = _moved(cell, axis, 1) if side > 0 else cell
@@ -175,12 +183,12 @@ def _add_face(piece: _Piece, cell: tuple[int, int, int], axis: int, side: int, c
         piece.lines.append((at(*ends[0]), at(*ends[1])))
 
 
-def _slanted(part: Placed, offset: Corner, hot: str, look: Look) -> _Piece:
+def _slanted(part: Placed, offset: Corner, hot: str, look: Look) -> Piece:
     """A sloping shelf: its true form, ordered as the space around it."""
     box = part.box
     low, high = (tuple(edge[a] / TICKS_PER_MM + offset[a] for a in range(3)) for edge in (box.low, box.high))
     ring = [(y + offset[1], z + offset[2]) for y, z in tilted(part)]
-    piece = _Piece(low, high, [], [])  # type: ignore[arg-type]
+    piece = Piece(low, high, [], [])  # type: ignore[arg-type]
     x0, x1 = low[0], high[0]
     towards = look.towards
     end = x1 if towards[0] > 0 else x0
@@ -195,14 +203,14 @@ def _slanted(part: Placed, offset: Corner, hot: str, look: Look) -> _Piece:
     return piece
 
 
-def _prism(part: Placed, offset: Corner, hot: str, look: Look) -> _Piece:
+def _prism(part: Placed, offset: Corner, hot: str, look: Look) -> Piece:
     """A part whose form seen from above is no rectangle along the axes."""
     ring = [(x / TICKS_PER_MM + offset[0], y / TICKS_PER_MM + offset[1]) for x, y in part.footprint]
     if sum(x0 * y1 - x1 * y0 for (x0, y0), (x1, y1) in zip(ring, [*ring[1:], ring[0]], strict=True)) < 0:
         ring.reverse()
     z0, z1 = (edge / TICKS_PER_MM + offset[2] for edge in part.box.span(2))
     xs, ys = [x for x, _ in ring], [y for _, y in ring]
-    piece = _Piece((min(xs), min(ys), z0), (max(xs), max(ys), z1), [], [], tuple(ring))
+    piece = Piece((min(xs), min(ys), z0), (max(xs), max(ys), z1), [], [], tuple(ring))
     towards = look.towards
     level = z1 if towards[2] > 0 else z0
     piece.faces.append(([(x, y, level) for x, y in ring], _FILLS[2], hot))
@@ -215,7 +223,7 @@ def _prism(part: Placed, offset: Corner, hot: str, look: Look) -> _Piece:
     return piece
 
 
-def _parted(pieces: list[_Piece], meet: np.ndarray, hides_not: np.ndarray, look: Look) -> None:
+def _parted(pieces: list[Piece], meet: np.ndarray, hides_not: np.ndarray, look: Look) -> None:
     """Note of forms that stand aslant what an upright plane along one of their faces says of others."""
     towards, slack = look.towards, 1e-4
     for i, piece in enumerate(pieces):
@@ -234,7 +242,7 @@ def _parted(pieces: list[_Piece], meet: np.ndarray, hides_not: np.ndarray, look:
                     hides_not[j, i] |= faces <= 0
 
 
-def _order(pieces: list[_Piece], look: Look) -> list[int]:
+def back_to_front(pieces: list[Piece], look: Look) -> list[int]:
     """Return the order in which pieces are drawn, so that nothing is drawn over what hides it."""
     count = len(pieces)
     low = np.array([p.low for p in pieces])

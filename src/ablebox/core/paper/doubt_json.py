@@ -19,7 +19,12 @@ def doubt_tree(rows: Iterable[Clearance]) -> list[dict[str, Any]]:
             "doubt_worst_mm": _mm(row.worst),
             "doubt_likely_mm": _mm(row.likely),
             "terms": [
-                {"key": term.key, "value_mm": _mm(term.value), "limit_mm": _mm(term.limit), "factor": round(term.factor, 9)}
+                {
+                    "key": term.key,
+                    "value_mm": _mm(term.value),
+                    "limit_mm": _mm(term.limit),
+                    "factor": round(term.factor, 9),
+                }
                 for term in row.terms
             ],
             "best": [{"key": help_.key, "takes_away_mm": _mm(help_.takes_away)} for help_ in row.best()],

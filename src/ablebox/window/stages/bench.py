@@ -1,0 +1,360 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The Bench stage: the step at hand as a picture, the gate before it, and all steps as tickets on one wire."""
+
+from __future__ import annotations
+
+from enum import Enum
+from functools import partial
+
+from PyQt6.QtCore import Qt
+from PyQt6.QtGui import QKeyEvent
+from PyQt6.QtWidgets import QHBoxLayout, QPushButton, QVBoxLayout
+
+from ...core.assembly.part import Face
+from ...core.bench.bench import Bench, JobStep, bench_of
+from ...core.bench.clearances import clearances
+from ...core.bench.doubt import Clearance
+from ...core.bench.gates import lines
+from ...core.bench.step import Step
+from ...core.bench.verb import Gate, What
+from ...core.drawing.bench_words import BenchWords, gate_title, title_of
+from ...core.drawing.shapes import Drawing
+from ...core.drawing.step_view import step_view
+from ...core.errors import LengthNotUnderstood
+from ...core.lengths import Length
+from ...core.order.order import QUESTIONS
+from ...core.project import bench_edits
+from ...core.project.choices import set_measured
+from ...core.typed import read_length
+from ...core.units import System
+from ..desk import Desk
+from ..widgets.choice_box import add_choice, choice_box
+from ..widgets.drawing_view import DrawingView
+from ..widgets.words import LinkWords, Words
+from .bench_gate import GateCard
+from .bench_reading import Reading, ReadingMode
+from .bench_tape import add_asks, add_cautions, add_diagonals, add_doubts, add_step
+from .bench_wire import Ticket, Wire
+from .stage import Stage
+
+_QUESTIONS = {
+    "pins": "pin holes", "back": "the back goes on", "frame": "the face frame", "finish": "the finish", "slides": "slides",
+    "fronts": "fronts", "top": "the counter", "batch": "cases",
+}  # fmt: skip
+_DIAGONALS = ("diagonal.rising", "diagonal.falling")
+
+
+class BenchStage(Stage):
+    """The bench."""
+
+    name, title = "bench", "Bench"
+    help = "Build each case step by step, in an order that is proven"
+
+    def __init__(self, desk: Desk) -> None:
+        super().__init__(desk)
+        self._key = ""
+        self._ordering = False
+        self._clear: tuple[object, list[Clearance]] | None = None
+        for name, words, pressed in (
+            ("bench-order", "Order of work", self._turn_order),
+            ("bench-reading", "Reading mode", self.read),
+        ):
+            button = QPushButton(words)
+            button.setObjectName(name)
+            button.clicked.connect(lambda _, pressed=pressed: pressed())
+            self.head.addWidget(button)
+        self.drawing = DrawingView(desk, "bench-drawing")
+        self.body.addWidget(self.drawing, 1)
+        self.gate = GateCard(self._tick_line)
+        self.body.addWidget(self.gate)
+        self.wire = Wire()
+        self.wire.chosen.connect(lambda at: self.go_to(self.steps[at]))
+        self.wire.stepped.connect(self.go)
+        self.body.addWidget(self.wire)
+        row = QHBoxLayout()
+        row.addStretch(1)
+        self._buttons: dict[str, QPushButton] = {}
+        for name, words, tip, by in (
+            ("bench-back", "Back", "Backspace or the left arrow", -1),
+            ("bench-done", "Done", "Space: tick it and go on", 1),
+        ):
+            button = QPushButton(words)
+            button.setObjectName(name)
+            button.setToolTip(tip)
+            button.clicked.connect(lambda _, by=by: self.walk(by))
+            row.addWidget(button)
+            self._buttons[name] = button
+        self.body.addLayout(row)
+
+    # Which step
+
+    @property
+    def bench(self) -> Bench:
+        """The steps of the project at hand."""
+        return bench_of(self.desk.document.made)
+
+    @property
+    def steps(self) -> tuple[JobStep, ...]:
+        """All steps."""
+        return self.bench.steps
+
+    @property
+    def at(self) -> int:
+        """The number of the step in view, from 0."""
+        steps = self.steps
+        for i, step in enumerate(steps):
+            if self._key and self._key in step.places:
+                return i
+        here = self.bench.at_hand
+        return here.n - 1 if here is not None else max(0, len(steps) - 1)
+
+    @property
+    def job(self) -> JobStep | None:
+        """The step in view; ``None`` if there is none."""
+        steps = self.steps
+        return steps[self.at] if steps else None
+
+    def go_to(self, step: JobStep) -> None:
+        """Show a step."""
+        self._key = step.places[0]
+        self.desk.selection.select(case=step.letters[0], number="")
+        self.refresh()
+        self.desk.selection.changed.emit()
+
+    def go(self, by: int) -> None:
+        """Show the next step, or the one before."""
+        steps = self.steps
+        if steps:
+            self.go_to(steps[min(len(steps) - 1, max(0, self.at + by))])
+
+    def walk(self, by: int) -> None:
+        """Tick the step in view and go on, or go back and take the tick of that away."""
+        steps = self.steps
+        if not steps:
+            return
+        at = self.at
+        if by < 0:
+            at = max(0, at - 1)
+        self._tick(steps[at], by > 0)
+        self.go_to(self.steps[min(len(steps) - 1, at + 1) if by > 0 else at])
+
+    def _tick(self, job: JobStep, done: bool) -> None:
+        bench = self.bench
+        if bench.is_done(job) == done:
+            return
+        places = [place for letter, step in job.rows for place in bench.copies(letter, step)]
+        project = self.desk.document.project
+        words = f"{title_of(job.step)}, {', '.join(job.letters)}: {'done' if done else 'not done'}"
+        self.desk.change(words, bench_edits.ticked(project, places, done))
+
+    def _tick_line(self, place: str, done: bool) -> None:
+        project = self.desk.document.project
+        self.desk.change(
+            "A line of the gate: " + ("done" if done else "open"), bench_edits.ticked(project, [place], done)
+        )
+
+    # What is shown
+
+    def state(self) -> str:
+        """Return how far the bench is."""
+        if self.desk.selection.stage != "bench" and not self.desk.document.project.bench.ticked:
+            return "not begun"
+        here = self.bench.at_hand
+        return f"{here.letters[0]}, step {self._number(here)}" if here is not None else "done ✓"
+
+    def _number(self, job: JobStep) -> int:
+        return self.bench.case(job.letters[0]).keys[job.step.key] + 1
+
+    def refresh(self) -> None:
+        """Show the step in view."""
+        job = self.job
+        self.gate.setVisible(job is not None and job.step.gate is not Gate.NONE)
+        for button in self._buttons.values():
+            button.setEnabled(job is not None)
+        if job is None:
+            self.heading.set_text("Nothing to build yet")
+            self.under.set_text("A case that can be built brings its steps with it.")
+            self.drawing.show_drawing(Drawing("no step"))
+            self.wire.show_tickets([], 0)
+            return
+        bench, letter, step = self.bench, job.letters[0], job.step
+        case = bench.case(letter)
+        words = BenchWords(bench)
+        said = words.of(job)
+        names = f"Case {letter}" if len(job.rows) == 1 else f"Cases {', '.join(job.letters)}"
+        self.heading.set_text(f"{names}, step {self._number(job)} of {len(case.steps)}: {said.title}")
+        unit = "inches" if bench.made.units.system is System.INCH else "mm"
+        self.under.set_text(
+            f"{'stands' if step.lies is Face.BOTTOM else f'lies on its {step.lies.words}'} · {said.tools} · about {said.minutes} minutes · sizes in {unit}"
+        )
+        self.drawing.show_drawing(self._picture(job))
+        if step.gate is not Gate.NONE:
+            rows = [(row.place, words.gate_line(letter, step, row), row.done) for row in lines(bench, letter, step)]
+            self.gate.show_gate(f"{gate_title(step.gate)}, case {letter}", rows)
+        tickets = [
+            Ticket(
+                ",".join(each.letters) if len(each.letters) < 3 else f"{each.letters[0]}…", str(self._number(each)),
+                title_of(each.step), bench.is_done(each), bool(each.step.wait), each.step.gate is not Gate.NONE,
+                any(own.stuck is not None for _, own in each.rows),
+            )
+            for each in self.steps
+        ]  # fmt: skip
+        self.wire.show_tickets(tickets, self.at)
+        self._buttons["bench-done"].setText("Done ✓" if bench.is_done(job) else "Done")
+
+    def _picture(self, job: JobStep) -> Drawing:
+        made, letter = self.desk.document.made, job.letters[0]
+        codes = {role: part.code for part in made.parts if part.case == letter for role in part.roles}
+        return step_view(made.assembly(letter), self.bench.case(letter), job.step, codes)
+
+    def select(self) -> None:
+        """Show the selected case's first step that is not done, if another case was selected."""
+        job, letter = self.job, self.desk.selection.case
+        if job is not None and letter not in job.letters:
+            own = [each for each in self.steps if letter in each.letters]
+            if own:
+                self._key = next((each for each in own if not self.bench.is_done(each)), own[0]).places[0]
+        self.refresh()
+
+    def keyPressEvent(self, event: QKeyEvent | None) -> None:
+        if event is None:
+            return
+        key = Qt.Key(event.key())
+        if key is Qt.Key.Key_Space:
+            self.walk(1)
+        elif key is Qt.Key.Key_Backspace:
+            self.walk(-1)
+        elif key in (Qt.Key.Key_Right, Qt.Key.Key_Left):
+            self.go(1 if key is Qt.Key.Key_Right else -1)
+        else:
+            super().keyPressEvent(event)
+
+    def read(self) -> None:
+        """Show the step alone, in large type."""
+        if self.job is None:
+            return
+        self.reading = ReadingMode(self.desk, self.window() or self, self._reading, self.walk)
+        self.reading.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
+        self.reading.showFullScreen()
+
+    def _reading(self) -> Reading:
+        job = self.job
+        assert job is not None
+        said = BenchWords(self.bench).of(job)
+        title = f"{', '.join(job.letters)} · {self._number(job)}  {said.title}"
+        return Reading(title, said.do, self._picture(job), self.bench.is_done(job))
+
+    # The tape
+
+    def _turn_order(self) -> None:
+        self._ordering = not self._ordering
+        self.desk.selection.select(number="")
+        self.desk.selection.changed.emit()
+        self._show_tape()
+
+    def _show_tape(self) -> None:
+        window = self.window()
+        tape = getattr(window, "tape", None)
+        if tape is not None:
+            tape.refresh()
+
+    def tape(self, column: QVBoxLayout) -> None:
+        """Show what is fetched and done, what came out, and what is in doubt; or how the order is chosen."""
+        job = self.job
+        if job is None:
+            super().tape(column)
+            return
+        if self._ordering:
+            self._order(column)
+            return
+        made, letter = self.desk.document.made, job.letters[0]
+        said = BenchWords(self.bench).of(job)
+        title = said.title[:1].upper() + said.title[1:]
+        add_step(column, title, f"Case {', '.join(job.letters)} · step {self._number(job)}", said)
+        for case, step in job.rows:
+            add_asks(column, self.desk, self._asks(case, step), self._came_out)
+            if any(ask.endswith(_DIAGONALS) for ask in step.asks):
+                measured = made.project.measured
+                add_diagonals(column, made.units, *(measured.get(f"{case}/{name}") for name in _DIAGONALS))
+        if job.step.what in (What.DRY_FIT, What.OPENINGS, What.BOXES):
+            rows = [row for row in self._doubts() if row.case == letter and not row.holds]
+            add_doubts(column, made.units, rows[:3])
+        stuck = next((own.stuck for _, own in job.rows if own.stuck is not None), None)
+        if stuck is not None:
+            column.addWidget(
+                Words("No free way was found for this step: see the snag line.", 15, True, "snag", wrap=True)
+            )
+        column.addSpacing(6)
+        add_cautions(column, said)
+
+    def _doubts(self) -> list[Clearance]:
+        made = self.desk.document.made
+        if self._clear is None or self._clear[0] is not made:
+            self._clear = made, clearances(made)
+        return self._clear[1]
+
+    def _asks(self, letter: str, step: Step) -> list[tuple[str, str, Length | None]]:
+        sums = {number.key: number for number in self.desk.document.made.assembly(letter).sums}
+        found: list[tuple[str, str, Length | None]] = []
+        for key in step.asks:
+            number = sums.get(key)
+            if number is not None:
+                name = key.partition("/")[2].partition(".opening")[0].replace(".", " ")
+                words = f"{name}, {number.label}" if ".opening/" in key else number.label
+                found.append((key, words, number.reckoned_length or number.length))
+            else:
+                words = "diagonal, left to right up" if key.endswith(_DIAGONALS[0]) else "diagonal, left to right down"
+                found.append((key, words, None))
+        return found
+
+    def _came_out(self, key: str, text: str) -> str:
+        project = self.desk.document.project
+        if not text.strip():
+            return self.desk.change("As it came out: taken away", set_measured(project, key, None))
+        try:
+            value = read_length(text, project.units)
+            after = set_measured(project, key, value)
+        except (LengthNotUnderstood, ValueError) as fault:
+            return str(fault)
+        return self.desk.change(f"As it came out: {key.partition('/')[2].replace('.', ' ')}", after)
+
+    def _order(self, column: QVBoxLayout) -> None:
+        project, letter = self.desk.document.project, self.desk.selection.case
+        own = letter in project.bench.orders
+        column.addWidget(Words("Order of work", 20, True))
+        words = f"Case {letter} has an order of its own." if own else "For the whole job."
+        column.addWidget(Words(words, 14, colour="quiet", wrap=True))
+        order = project.bench.order_of(letter) if own else project.bench.order
+        for question, answers in QUESTIONS.items():
+            if own and question == "batch":
+                continue
+            rows = [(answer, answer.words) for answer in answers]  # type: ignore[attr-defined]
+            now: Enum = getattr(order, question)
+            box = choice_box(f"order-{question}", _QUESTIONS[question], rows, now, partial(self._answer, question, own))
+            add_choice(column, _QUESTIONS[question], box)
+            column.addWidget(Words(now.asks, 12, colour="quiet", wrap=True))  # type: ignore[attr-defined]
+        settings, days = self._price()
+        column.addSpacing(6)
+        column.addWidget(
+            Words(f"As chosen: {settings} set-ups, glue or coats wait on {days} days or more.", 14, True, wrap=True)
+        )
+        if own:
+            column.addWidget(LinkWords(f"work case {letter} as the job", self._as_job, 14))
+        else:
+            column.addWidget(
+                LinkWords(f"choose for case {letter} alone", partial(self._answer, "pins", True, order.pins), 14)
+            )
+        column.addWidget(LinkWords("back to the step", self._turn_order, 14))
+
+    def _answer(self, question: str, own: bool, answer: Enum) -> None:
+        letter = self.desk.selection.case if own else ""
+        words = f"{_QUESTIONS[question]}: {answer.words}"  # type: ignore[attr-defined]
+        self.desk.change(words, bench_edits.ordered(self.desk.document.project, letter, question, answer))
+
+    def _as_job(self) -> None:
+        letter = self.desk.selection.case
+        self.desk.change(f"Case {letter}: as the job", bench_edits.as_the_job(self.desk.document.project, letter))
+
+    def _price(self) -> tuple[int, int]:
+        """Return how many set-ups and days of waiting the order asks for."""
+        return self.bench.price
