@@ -147,7 +147,10 @@ class Geometry:
     def reached(self, numbers: list[int], there: Mask) -> Mask:
         """Return which of some things a tool reaches while some atoms are there."""
         usual, other = self._in_the_way
-        return np.asarray(~((usual[numbers] & there).any(1) & (other[numbers] & there).any(1)))
+        shut = (usual[numbers] & there).any(1)
+        if shut.any():
+            shut &= (other[numbers] & there).any(1)
+        return np.asarray(~shut)
 
     def by_angle(self, numbers: list[int], there: Mask) -> bool:
         """Whether any of some things is reached with the right-angle tool only."""

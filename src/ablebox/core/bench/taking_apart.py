@@ -23,6 +23,11 @@ from .way import Move, every_way, way_in
 _DRAWN_OUT = frozenset({What.BOXES_IN, What.DIVIDERS, What.FRONTS, What.PULLS})
 
 
+#: What is loose and may be tipped, and what stands before it until it is off.
+_LOOSE = frozenset({What.SHELVES, What.DIVIDERS})
+_BEFORE_IT = frozenset({What.DOORS, What.FRONTS, What.BOXES_IN})
+
+
 @dataclass(frozen=True, slots=True)
 class Stuck:
     """Why something has no place in the order.
@@ -163,7 +168,12 @@ class Apart:
             way: tuple[Move, ...] | None = ()
         else:
             solid = self.there & self.geometry.solid
-            tips = len(items) == 1 and items[0].what in (What.SHELVES, What.DIVIDERS)
+            tips = len(items) == 1 and items[0].what in _LOOSE
+            if tips and not long and any(item.what in _BEFORE_IT for item in self.left.values()):
+                # Doors and drawers come off before anybody tips a shelf: until then it only comes straight.
+                prefer = self._prefer(atoms)
+                found = next((Move(*way).back for way in prefer if self.geometry.space.free(atoms, solid, way)), None)
+                return None if found is None else Done(items, (found,), tuple(drives), angle)
             way = way_in(self.geometry.space, atoms, solid, self._prefer(atoms), self._slant(), tips, long)
             if way is None and len(items) == 1:
                 met = np.zeros(len(self.there), np.bool_)
