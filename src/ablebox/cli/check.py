@@ -5,6 +5,7 @@ from __future__ import annotations
 
 import argparse
 
+from ..core.bench.bench import bench_of
 from ..core.snags.every import snags
 from ..core.snags.snag import Level
 from .opened import open_project
@@ -21,6 +22,9 @@ def add_to(commands: argparse._SubParsersAction[argparse.ArgumentParser]) -> Non
 
 def run(arguments: argparse.Namespace) -> int:
     """Run the command."""
-    found = snags(open_project(arguments.file))
+    made = open_project(arguments.file)
+    # Steps are looked at only where they are known.
+    bench_of(made)
+    found = snags(made)
     write("-", "".join(f"{snag.level.words}: {snag.code}: {snag.sentence}\n" for snag in found).encode("utf-8"))
     return 1 if any(snag.level is Level.STOP for snag in found) else 0

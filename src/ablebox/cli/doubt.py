@@ -32,5 +32,5 @@ def run(arguments: argparse.Namespace) -> int:
         play, doubt = (made.units.write(millimetres(f"{each:.4f}"), unit=True) for each in (row.play, row.likely))
         best = row.best()
         helps = f"; measure {best[0].label}" if best and not row.holds else ""
-        print(f"{'  ' if row.holds else '! '}{row.label}: play {play}, doubt {doubt}{helps}")
+        print(f"{'   ' if row.holds else '-> '}{row.label}: play {play}, doubt {doubt}{helps}")
     return 0

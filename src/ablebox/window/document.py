@@ -169,6 +169,11 @@ class Document(QObject):
             self.made = Made(self.project, self.made)
             self._tell()
 
+    def look_again(self) -> None:
+        """Check the project once more: something is known now that was not."""
+        self.snags = snags(self.made)
+        self.changed.emit()
+
     def _settle(self, made: Made, found: list[Snag], before: Project) -> None:
         if _moves_sizes(before, made.project):
             self.moved = moved(self.made, made)

@@ -68,8 +68,20 @@ _KNOWN: OrderedDict[int, tuple[Assembly, Order, Reach, CaseSteps]] = OrderedDict
 _MOST_KNOWN = 300
 
 
+def is_known(assembly: Assembly, order: Order, reach: Reach) -> bool:
+    """Whether the steps of a case have been worked out already."""
+    known = _KNOWN.get(id(assembly))
+    return (
+        known is not None
+        and known[0] is assembly
+        and known[1] == replace(order, batch=Batch.CASE)
+        and known[2] == reach
+    )
+
+
 def steps_of(assembly: Assembly, order: Order, reach: Reach) -> CaseSteps:
     """Return the steps of a case, those known if it did not change."""
+    order = replace(order, batch=Batch.CASE)
     known = _KNOWN.get(id(assembly))
     if known is not None and known[0] is assembly and known[1] == order and known[2] == reach:
         _KNOWN.move_to_end(id(assembly))
@@ -93,8 +105,7 @@ class Bench:
         self.book = made.project.bench
         self._cases: dict[str, CaseSteps] = {}
         for case, assembly in made.built:
-            own = replace(self.book.order_of(case.letter), batch=Batch.CASE)
-            self._cases[case.letter] = steps_of(assembly, own, self.book.reach)
+            self._cases[case.letter] = steps_of(assembly, self.book.order_of(case.letter), self.book.reach)
 
     def case(self, letter: str) -> CaseSteps:
         """Return the steps of a case.

@@ -105,12 +105,23 @@ class _Plays:
         terms = (
             *leaves,
             DoubtTerm(f"{name}/slides", "what the slides take", takes, 0.0, -1.0),
-            DoubtTerm(f"{name}/width/cut", "box as made", box.length.mm, self._doubts.cut.mm, -1.0),
+            *self._box(name, box),
             DoubtTerm(f"{name}/slide", "what slides forgive", SLIDE.mm, 0.0, 1.0),
         )
         label = f"{self.assembly.letter}, {name.partition('/')[2].replace('.', ' ')}: play of its slides"
         under = [(opening.key, opening.label, frozenset(term.key for term in leaves)), *_under(opening, self.made)]
         return Clearance(f"{name}/slide", label, self.assembly.letter, terms, tuple(under), self._doubts.gauge.mm)
+
+    def _box(self, name: str, box: Reckoned) -> Iterator[DoubtTerm]:
+        """Return what a box's width comes from: its front as cut, and both sides as thick as they are."""
+        side = next(
+            (part for part in self.assembly.parts if str(part.role) == f"{name.partition('/')[2]}.side.left"), None
+        )
+        thick = side.thickness.length.mm if side is not None else 0.0
+        if side is not None:
+            key, _, thickness, limit, _ = next(iter(_walk(side.thickness, self.made, self.assembly.letter, 1.0)))
+            yield DoubtTerm(key, "box sides", thickness, limit, -2.0)
+        yield DoubtTerm(f"{name}/width/cut", "box front as cut", box.length.mm - 2 * thick, self._doubts.cut.mm, -1.0)
 
 
 def _leaves(number: Reckoned, made: Made, letter: str, factor: float = 1.0) -> Iterator[DoubtTerm]:

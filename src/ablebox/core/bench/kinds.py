@@ -41,6 +41,7 @@ _LATER = {
 _LEAVES = frozenset({PartKind.DOOR, PartKind.FLAP})
 #: Fronts come after the doors of their case.
 _FRONTS_AFTER = 5
+_RAIL_AFTER = 5
 
 
 def when(unit: Unit, first: Placed, order: Order) -> tuple[int, int, What]:
@@ -71,7 +72,8 @@ def when(unit: Unit, first: Placed, order: Order) -> tuple[int, int, What]:
         return back_phase(order), 0, What.BACK
     if kind in _BODY:
         place, what = _BODY[kind]
-        return (Phase.RAILS if kind is PartKind.RAIL else Phase.BODY), place, what
+        # A rail behind the back goes on after it, and is in the way of its nails.
+        return (back_phase(order) + _RAIL_AFTER if kind is PartKind.RAIL else Phase.BODY), place, what
     if kind in _LATER:
         phase, what = _LATER[kind]
         return phase, int(first.box.low[2]) if what is What.SHELVES else 0, what

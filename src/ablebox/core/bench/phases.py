@@ -34,7 +34,6 @@ class Phase(IntEnum):
     BACK = 160
     FRAME = 170
     BACK_AFTER_FRAME = 180
-    RAILS = 165
     BASE = 200
     KICK = 210
     ENDS = 220

@@ -10,6 +10,7 @@ from ..errors import AbleBoxError
 from ..shop.made import Made
 from . import (
     appliance,
+    bench,
     built,
     clashes,
     cut_pieces,
@@ -38,7 +39,7 @@ from .snag import Check, Fix, Snag
 
 CHECKS: tuple[Check, ...] = (
     *unbuilt.CHECKS, *fit.CHECKS, *wide.CHECKS, *built.CHECKS, *clashes.CHECKS, *stock.CHECKS, *joints.CHECKS, *neighbours.CHECKS, *hanging.CHECKS, *fastened.CHECKS, *fronts.CHECKS, *frames.CHECKS,
-    *opening.CHECKS, *hardware.CHECKS, *appliance.CHECKS, *grain.CHECKS, *cut_pieces.CHECKS, *held.CHECKS, *saw.CHECKS, *ends.CHECKS, *diagonal.CHECKS, *sag.CHECKS, *readings.CHECKS, *room.CHECKS,
+    *opening.CHECKS, *hardware.CHECKS, *appliance.CHECKS, *grain.CHECKS, *cut_pieces.CHECKS, *held.CHECKS, *saw.CHECKS, *ends.CHECKS, *diagonal.CHECKS, *sag.CHECKS, *readings.CHECKS, *room.CHECKS, *bench.CHECKS,
 )  # fmt: skip
 
 

@@ -6,12 +6,12 @@ from __future__ import annotations
 from enum import Enum
 from functools import partial
 
-from PyQt6.QtCore import Qt
+from PyQt6.QtCore import Qt, QTimer
 from PyQt6.QtGui import QKeyEvent
 from PyQt6.QtWidgets import QHBoxLayout, QPushButton, QVBoxLayout
 
 from ...core.assembly.part import Face
-from ...core.bench.bench import Bench, JobStep, bench_of
+from ...core.bench.bench import Bench, JobStep, bench_of, is_known, steps_of
 from ...core.bench.clearances import clearances
 from ...core.bench.doubt import Clearance
 from ...core.bench.gates import lines
@@ -41,6 +41,8 @@ _QUESTIONS = {
     "pins": "pin holes", "back": "the back goes on", "frame": "the face frame", "finish": "the finish", "slides": "slides",
     "fronts": "fronts", "top": "the counter", "batch": "cases",
 }  # fmt: skip
+#: Milliseconds between two cases whose steps are worked out ahead.
+_AHEAD_MS = 150
 _DIAGONALS = ("diagonal.rising", "diagonal.falling")
 
 
@@ -53,8 +55,23 @@ class BenchStage(Stage):
     def __init__(self, desk: Desk) -> None:
         super().__init__(desk)
         self._key = ""
-        self._ordering = False
+        self._ordering = self._news = False
         self._clear: tuple[object, list[Clearance]] | None = None
+        self.drawing = DrawingView(desk, "bench-drawing")
+        self.body.addWidget(self.drawing, 1)
+        self.gate = GateCard(self._tick_line)
+        self.body.addWidget(self.gate)
+        #: Works the steps out case by case while nobody waits, so that what is wrong with them is told on any stage.
+        self._ahead = QTimer(self)
+        self._ahead.setInterval(_AHEAD_MS)
+        self._ahead.timeout.connect(self._work_ahead)
+        desk.document.changed.connect(self._ahead.start)
+        self._ahead.start()
+        self.wire = Wire()
+        self.wire.chosen.connect(lambda at: self.go_to(self.steps[at]))
+        self.wire.stepped.connect(self.go)
+        self.body.addWidget(self.wire)
+        row = QHBoxLayout()
         for name, words, pressed in (
             ("bench-order", "Order of work", self._turn_order),
             ("bench-reading", "Reading mode", self.read),
@@ -62,16 +79,7 @@ class BenchStage(Stage):
             button = QPushButton(words)
             button.setObjectName(name)
             button.clicked.connect(lambda _, pressed=pressed: pressed())
-            self.head.addWidget(button)
-        self.drawing = DrawingView(desk, "bench-drawing")
-        self.body.addWidget(self.drawing, 1)
-        self.gate = GateCard(self._tick_line)
-        self.body.addWidget(self.gate)
-        self.wire = Wire()
-        self.wire.chosen.connect(lambda at: self.go_to(self.steps[at]))
-        self.wire.stepped.connect(self.go)
-        self.body.addWidget(self.wire)
-        row = QHBoxLayout()
+            row.addWidget(button)
         row.addStretch(1)
         self._buttons: dict[str, QPushButton] = {}
         for name, words, tip, by in (
@@ -85,6 +93,23 @@ class BenchStage(Stage):
             row.addWidget(button)
             self._buttons[name] = button
         self.body.addLayout(row)
+
+    def _work_ahead(self) -> None:
+        """Work out the steps of one case; once all are known look at the snags again."""
+        made, book = self.desk.document.made, self.desk.document.project.bench
+        for case, assembly in made.built:
+            if not is_known(assembly, book.order_of(case.letter), book.reach):
+                found = steps_of(assembly, book.order_of(case.letter), book.reach)
+                self._news = self._news or bool(found.stuck)
+                return
+        self._ahead.stop()
+        if self._news:
+            self._news = False
+            self.desk.document.look_again()
+
+    def close_down(self) -> None:
+        """Stop working ahead."""
+        self._ahead.stop()
 
     # Which step
 
