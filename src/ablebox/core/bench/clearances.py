@@ -100,7 +100,7 @@ class _Plays:
         box = next((each for each in self.assembly.sums if each.key == f"{name}/width"), None)
         if box is None:
             return None
-        leaves = list(_leaves(opening, self.made, self.assembly.letter))
+        leaves = list(_leaves(opening, self.made, self.assembly.letter, 1.0, False))
         takes = opening.length.mm - box.length.mm
         terms = (
             *leaves,
@@ -124,10 +124,18 @@ class _Plays:
         yield DoubtTerm(f"{name}/width/cut", "box front as cut", box.length.mm - 2 * thick, self._doubts.cut.mm, -1.0)
 
 
-def _leaves(number: Reckoned, made: Made, letter: str, factor: float = 1.0) -> Iterator[DoubtTerm]:
-    """Return what a number comes from, as it is cut, bought or measured: each key once."""
+def _leaves(number: Reckoned, made: Made, letter: str, factor: float = 1.0, top: bool = True) -> Iterator[DoubtTerm]:
+    """Return what a number comes from, as it is cut, bought or measured: each key once.
+
+    Args:
+        number: the number.
+        made: what the project comes to.
+        letter: of the case.
+        factor: how often it counts.
+        top: whether it is a size to cut to, which is taken apart though somebody measured it.
+    """
     found: dict[str, DoubtTerm] = {}
-    for key, label, value, limit, times in _walk(number, made, letter, factor, True):
+    for key, label, value, limit, times in _walk(number, made, letter, factor, top):
         known = found.get(key)
         found[key] = DoubtTerm(key, label, value, limit, times + (known.factor if known is not None else 0.0))
     yield from (term for term in found.values() if abs(term.factor) > 1e-12)
