@@ -36,7 +36,7 @@ _FROM_BEHIND = frozenset({What.BACK, What.RAILS})
 _APART = frozenset({What.FRAME_MADE, What.BOXES, What.LEAVES, What.COUNTER_MADE, What.BOX_SLIDES})
 
 
-def step_view(assembly: Assembly, case: CaseSteps, step: Step, codes: dict[str, str]) -> Drawing:
+def step_view(assembly: Assembly, case: CaseSteps, step: Step, codes: dict[str, str], named: bool = True) -> Drawing:
     """Return the picture of a step.
 
     Args:
@@ -44,6 +44,7 @@ def step_view(assembly: Assembly, case: CaseSteps, step: Step, codes: dict[str, 
         case: its steps.
         step: the one that is shown.
         codes: the code of each part by role.
+        named: whether codes are written on what goes in; small pictures have no room for them.
     """
     drawing = Drawing(f"Case {assembly.letter}, {step.what.value}")
     parts = {part.role: part for part in assembly.parts}
@@ -67,7 +68,8 @@ def step_view(assembly: Assembly, case: CaseSteps, step: Step, codes: dict[str, 
         _way(drawing, [parts[role] for role in put.roles if role in parts], offsets[put.roles[0]], look)
     _fasteners(drawing, assembly, step, offsets, look)
     _holes(drawing, parts, step, look)
-    _named(drawing, [(part, offset) for part, offset, moves in shown if moves], codes, look)
+    if named:
+        _named(drawing, [(part, offset) for part, offset, moves in shown if moves], codes, look)
     return drawing
 
 

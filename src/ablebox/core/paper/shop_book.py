@@ -2,7 +2,7 @@
 """The shop book: what goes to the bench on paper, as PDF.
 
 Cover with snags and what to buy; each case with its drawings and sums; the cut list by
-material; every sheet to scale with its cuts; machining of each part; cautions.
+material; every sheet to scale with its cuts; machining of each part; every step at the bench; cautions.
 """
 
 from __future__ import annotations
@@ -14,6 +14,7 @@ from ..shop.made import Made
 from .book_bench import cautions_page, hardware_page, machining_pages, settings_page
 from .book_cases import case_pages, cover_page, run_pages
 from .book_cuts import board_pages, cut_list_pages, fence_list_pages, sheet_page, store_page
+from .book_steps import steps_pages
 from .pages import Pages
 
 
@@ -39,5 +40,7 @@ def shop_book(made: Made, plans: Mapping[str, Plan]) -> bytes:
     hardware_page(book)
     machining_pages(book)
     settings_page(book)
+    for case, _ in made.built:
+        steps_pages(book, case.letter)
     cautions_page(book)
     return book.finish()
