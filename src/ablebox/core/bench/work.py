@@ -3,6 +3,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Iterable, Iterator
 from dataclasses import dataclass, field, replace
 
@@ -415,7 +416,7 @@ class _Work:
                 after=frozenset({"machine", "bore", "band"}),
                 key="prefinish",
             )
-        openings = tuple(sorted(key for key in measurable if ".opening/" in key))
+        openings = tuple(sorted(key for key in measurable if _OPENING.search(key)))
         put_in = frozenset(
             put_key(unit)
             for unit in self.units
@@ -451,6 +452,10 @@ class _Work:
                     if role is not None and role in self.unit_of:
                         narrow[role] = None
         yield from narrow
+
+
+#: Openings that something is cut to: of drawers, of fronts as a whole, of compartments and shelves in them.
+_OPENING = re.compile(r"\.opening/|fronts/(width|height)$|bay[^/]*/width$")
 
 
 def _known(measurable: set[str], letter: str, name: str) -> tuple[str, ...]:

@@ -170,9 +170,11 @@ class FaceFronts:
         edges = replace(edges, fit_at=f"{at}.fit")
         x0, _, z0, _ = edges.outline
         margins = {side: self.fit.margin(edges, side) for side in ("left", "right", "bottom", "top")}
-        wide = shell.book.named(edges.width - margins["left"] - margins["right"], "width of the fronts", "fronts/width")
+        wide = shell.book.named(
+            edges.width - margins["left"] - margins["right"], "width of the fronts", "fronts/width", measurable=True
+        )
         high = shell.book.named(
-            edges.height - margins["bottom"] - margins["top"], "height of the fronts", "fronts/height"
+            edges.height - margins["bottom"] - margins["top"], "height of the fronts", "fronts/height", measurable=True
         )
         shell.need(wide.length, inches(2), "width of the fronts", "Make the case wider.")
         shell.need(high.length, inches(2), "height of the fronts", "Make the case higher.")

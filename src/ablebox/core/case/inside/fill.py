@@ -34,6 +34,10 @@ def fill(inside: Inside, space: Space) -> tuple[Work, Layout]:
 
 
 def _bay(bay: Bay, space: Space) -> Work:
+    if bay.fittings and not space.width.measurable:
+        # What stands in a compartment is cut to it as it came out.
+        clear = space.shell.book.named(space.width, "clear width", space.key("bay") + "/width", measurable=True)
+        space = replace(space, width=clear)
     work = Work(bays=[BaySpace(space.path, space.box, space.floor, space.ceiling, space.left, space.right)])
     done: list[tuple[str, Box]] = list(space.obstacles)
     bored: list[tuple[int, int, int]] = []

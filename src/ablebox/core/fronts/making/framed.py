@@ -76,8 +76,8 @@ class Framed:
         pane = shell.rack.sheet_goods(self.panel).reckoned_thickness("panel thickness", shell.units)
         stile = book.chosen(self.stile, "stile width", f"{leaf.made}.stile")
         rail = book.chosen(self.rail, "rail width", f"{leaf.made}.rail")
-        hole_w = book.named(leaf.width - stile.times(2), "between the stiles", f"{key}.hole/width")
-        hole_h = book.named(leaf.height - rail.times(2), "between the rails", f"{key}.hole/height")
+        hole_w = book.named(leaf.width - stile.times(2), "between the stiles", f"{key}.hole/width", measurable=True)
+        hole_h = book.named(leaf.height - rail.times(2), "between the rails", f"{key}.hole/height", measurable=True)
         for hole in (hole_w, hole_h):
             place, remedy = f"{hole.label} of the {leaf.name}", "Make stiles and rails narrower."
             shell.need(hole.length, inches("1/2"), place, remedy)
