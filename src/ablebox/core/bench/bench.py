@@ -79,6 +79,15 @@ def is_known(assembly: Assembly, order: Order, reach: Reach) -> bool:
     )
 
 
+def known_steps(made: Made, letter: str) -> CaseSteps | None:
+    """Return the steps of a case if they have been worked out; ``None`` if not, or if there is no such case."""
+    book = made.project.bench
+    for case, assembly in made.built:
+        if case.letter == letter and is_known(assembly, book.order_of(letter), book.reach):
+            return steps_of(assembly, book.order_of(letter), book.reach)
+    return None
+
+
 def steps_of(assembly: Assembly, order: Order, reach: Reach) -> CaseSteps:
     """Return the steps of a case, those known if it did not change."""
     order = replace(order, batch=Batch.CASE)

@@ -49,11 +49,24 @@ def cut_already(project: Project, part: Part) -> int:
     return sum(place in done for place in part.places)
 
 
-def spoiled(project: Project, part: Part) -> Project:
-    """Return the project with one piece of a part to be made again; what else is cut stays cut."""
-    own = set(part.places)
+def spoiled(project: Project, part: Part, place: str = "") -> Project:
+    """Return the project with one piece of a part to be made again; what else is cut stays cut.
+
+    The spoiled piece goes onto the rack where it is as large as an offcut that is kept.
+
+    Args:
+        project: the project.
+        part: the part.
+        place: of the piece; the last one that was cut if not given.
+    """
+    own = {place} if place else set(part.places)
     last = next((piece for piece in reversed(project.done) if piece.place in own), None)
-    return replace(project, done=tuple(piece for piece in project.done if piece is not last))
+    project = replace(project, done=tuple(piece for piece in project.done if piece is not last))
+    goods = {row.code: row for row in project.rack.goods}
+    if last is None or last.goods not in goods or min(last.length, last.width) < project.rack.saw.least:
+        return project
+    rows = _with_offcut(list(goods[last.goods].sheets), last.length, last.width)
+    return with_stock(project, last.goods, sheets=tuple(rows))
 
 
 def _without(rows: list[Sheet], sheet: CutSheet) -> list[Sheet]:

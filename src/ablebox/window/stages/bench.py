@@ -100,7 +100,7 @@ class BenchStage(Stage):
         for case, assembly in made.built:
             if not is_known(assembly, book.order_of(case.letter), book.reach):
                 found = steps_of(assembly, book.order_of(case.letter), book.reach)
-                self._news = self._news or bool(found.stuck)
+                self._news = self._news or bool(found.stuck or book.ticked)
                 return
         self._ahead.stop()
         if self._news:
@@ -298,7 +298,7 @@ class BenchStage(Stage):
         add_step(column, title, f"Case {', '.join(job.letters)} · step {self._number(job)}", said)
         for case, step in job.rows:
             add_asks(column, self.desk, self._asks(case, step), self._came_out)
-            if any(ask.endswith(_DIAGONALS) for ask in step.asks):
+            if any(ask.endswith(_DIAGONALS) for ask in step.asks) or step.what is What.BACK:
                 measured = made.project.measured
                 add_diagonals(column, made.units, *(measured.get(f"{case}/{name}") for name in _DIAGONALS))
         if job.step.what in (What.DRY_FIT, What.OPENINGS, What.BOXES):

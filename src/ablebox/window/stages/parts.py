@@ -4,6 +4,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
+from functools import partial
 
 from PyQt6.QtCore import QItemSelectionModel, QModelIndex, Qt
 from PyQt6.QtGui import QPainter
@@ -21,20 +22,25 @@ from PyQt6.QtWidgets import (
     QWidget,
 )
 
+from ...core.bench.bench import known_steps
+from ...core.bench.states import states
 from ...core.cabinet.design import SCHOOLS
 from ...core.cabinet.switching import switched
 from ...core.drawing.part_view import part_view
 from ...core.drawing.shapes import Drawing
 from ...core.jigs.blocks import JIG
+from ...core.order.book import PartState
 from ...core.parts.listing import Part
 from ...core.parts.register import code_at
 from ...core.parts.words import edges, lines
+from ...core.project.bench_edits import with_state
 from ...core.project.loose_edits import another
 from ...core.project.placed import FILLER, LOOSE, STRIP
 from ...core.shop.cut_off import cut_already, spoiled
 from .. import theme
 from ..desk import Desk
 from ..qt_canvas import draw_text, text_width
+from ..widgets.choice_box import choice_box
 from ..widgets.drawing_view import DrawingView
 from ..widgets.school_form import SchoolForm
 from ..widgets.scroll_page import ScrollPage
@@ -90,6 +96,8 @@ def _fitting(text: str, room: float, bold: bool) -> str:
     return f"{text.rstrip()}…"
 
 
+#: Pieces whose states stand on the tape at most.
+_MOST_STATES = 12
 #: What the tape says of a part of no case.
 _OF_THE_RUN = "its sizes are set on the Run stage."
 _WHERE_SET = {FILLER: f"A filler of the run: {_OF_THE_RUN}", STRIP: f"A strip along a run: {_OF_THE_RUN}"}
@@ -263,8 +271,36 @@ class PartsStage(Stage):
         if part.count > 1:
             column.addWidget(Words(f"Added to all {part.count} of them.", 13, colour="quiet"))
 
+    def _add_states(self, column: QVBoxLayout, part: Part) -> None:
+        """Say how far each piece has come, and let a person say otherwise."""
+        made = self.desk.document.made
+        column.addSpacing(8)
+        column.addWidget(Words("How far it is", 15, True))
+        rows = [(None, "as ticked"), *((state, state.value) for state in PartState)]
+        found = states(made, part, known_steps(made, part.case))
+        for piece, place, state in list(zip(part.pieces, part.places, found, strict=True))[:_MOST_STATES]:
+            row = QHBoxLayout()
+            row.addWidget(Words(f"{piece}: {state.value}", 14), 1)
+            told = made.project.bench.states.get(place)
+            row.addWidget(
+                choice_box(f"state:{place}", f"state of {piece}", rows, told, partial(self._tell, piece, place))
+            )
+            column.addLayout(row)
+
+    def _tell(self, piece: str, place: str, state: PartState | None) -> None:
+        project = self.desk.document.project
+        if state is PartState.SPOILED:
+            # It is made again, at its place in the order.
+            part = self._part()
+            again = spoiled(project, part, place) if part is not None else project
+            self.desk.change(f"{piece} is spoiled and made again", with_state(again, place, None))
+            return
+        words = state.value if state is not None else "as ticked"
+        self.desk.change(f"{piece}: {words}", with_state(project, place, state))
+
     def _add_cut(self, column: QVBoxLayout, part: Part) -> None:
         """Say how many are cut, and let one be made again."""
+        self._add_states(column, part)
         cut = cut_already(self.desk.document.project, part)
         if cut:
             column.addSpacing(8)

@@ -5,6 +5,9 @@ from __future__ import annotations
 
 from PyQt6.QtCore import QAbstractTableModel, QModelIndex, Qt
 
+from ...core.bench.bench import known_steps
+from ...core.bench.states import in_words, states
+from ...core.order.book import PartState
 from ...core.parts.listing import Part
 from ...core.parts.words import edges, grain
 from ...core.shop.made import Made, goods_words
@@ -13,7 +16,7 @@ from ...core.units import Units
 #: Headings and widths in pixels.
 COLUMNS = (
     ("code", 62), ("part", 126), ("no.", 38), ("length", 78), ("width", 76), ("cut length", 86), ("cut width", 84),
-    ("grain", 94), ("banded edges", 140),
+    ("grain", 94), ("banded edges", 140), ("state", 110),
 )  # fmt: skip
 ALIGN_RIGHT = {2, 3, 4, 5, 6}
 
@@ -25,11 +28,12 @@ class PartsModel(QAbstractTableModel):
         super().__init__()
         self._rows: list[tuple[str, Part | None]] = []
         self._units = Units()
+        self._made: Made | None = None
 
     def show(self, made: Made) -> None:
         """Take the parts as they stand."""
         self.beginResetModel()
-        self._units = made.units
+        self._units, self._made = made.units, made
         self._rows = []
         for goods in made.stock:
             parts = [part for part in made.parts if part.goods.code == goods.code]
@@ -37,6 +41,14 @@ class PartsModel(QAbstractTableModel):
                 self._rows.append((goods_words(goods, made.units), None))
                 self._rows += [("", part) for part in parts]
         self.endResetModel()
+
+    def _state(self, part: Part) -> str:
+        """Return how far the pieces of a part have come; planned ones say nothing."""
+        made = self._made
+        if made is None:
+            return ""
+        words = in_words(states(made, part, known_steps(made, part.case)))
+        return "" if words == PartState.PLANNED.value else words
 
     def part(self, row: int) -> Part | None:
         """Return the part of a row; ``None`` for a heading."""
@@ -77,5 +89,5 @@ class PartsModel(QAbstractTableModel):
         write = self._units.write
         return (
             part.code, f"{part.name} · new" if part.fresh else part.name, str(part.count), write(part.length.length), write(part.width.length),
-            write(part.cut_length.length), write(part.cut_width.length), grain(part), edges(part) or "none",
+            write(part.cut_length.length), write(part.cut_width.length), grain(part), edges(part) or "none", self._state(part),
         )[index.column()]  # fmt: skip
