@@ -20,6 +20,8 @@ sys.path.insert(0, str(Path(__file__).resolve().parent.parent))
 from benchmarks.sets import long_list, perfect, room
 from tests.outside.test_sources import GUILLOTINE, library_sheets
 
+from ablebox.cli import demo
+from ablebox.core.bench.case_steps import case_steps
 from ablebox.core.cuts.bound import bound
 from ablebox.core.cuts.checker import check
 from ablebox.core.cuts.plan import Plan
@@ -27,8 +29,11 @@ from ablebox.core.cuts.problem import Problem
 from ablebox.core.cuts.saw_order import cutting
 from ablebox.core.cuts.search.planner import plan
 from ablebox.core.lengths import Length
+from ablebox.core.order.order import Order
 from ablebox.core.project.choices import choice
+from ablebox.core.project.files import load
 from ablebox.core.project.tree import new_project, next_letter
+from ablebox.core.reach import Reach
 from ablebox.core.shop.made import Made
 from ablebox.core.snags.every import snags
 
@@ -67,6 +72,17 @@ def an_edit(cases: int) -> float:
     return milliseconds(edit)
 
 
+def steps() -> None:
+    """Time the steps of 25 cases of the demos, and of one of them, against the aims of 1 s and 50 ms."""
+    built = [row for name in demo.names() for row in Made(load(demo.path_of(name)).project).built][:25]
+    each = [milliseconds(lambda assembly=assembly: case_steps(assembly, Order(), Reach()), 3) for _, assembly in built]
+    total, middle = sum(each), statistics.median(each)
+    print(
+        f"\nsteps at the bench of {len(built)} cases {total:.0f} ms, {total / 1000:.2f} of the aim of 1 s; of one case"
+    )
+    print(f"in the middle {middle:.0f} ms, {middle / AIM_MS:.2f} of the aim, the slowest {max(each):.0f} ms")
+
+
 def net_of(best: Plan) -> float:
     """Return the sheets less the largest offcut as a share of one."""
     largest = 0.0
@@ -88,7 +104,7 @@ def one_set(name: str, problems: list[Problem], known: list[int] | None, seconds
         until = start + seconds
         *_, final = plan(
             problem, 10**9, lambda until=until: time.perf_counter() >= until,
-            spent=lambda start=start: (time.perf_counter() - start) / seconds, compiled=seconds >= 2.5,
+            spent=lambda start=start: (time.perf_counter() - start) / seconds, compiled=True, long=seconds >= 2.5,
         )  # fmt: skip
         taken = time.perf_counter() - start
         assert not check(final.best)
@@ -118,6 +134,7 @@ def main() -> None:
     for cases in (1, 5, 25):
         taken = an_edit(cases)
         print(f"{cases:>4} cases  {taken:7.1f} ms  {taken / AIM_MS:6.2f} of the aim")
+    steps()
     sheets(float(sys.argv[1]) if len(sys.argv) > 1 else 5.0)
     print(f"\npeak memory {resource.getrusage(resource.RUSAGE_SELF).ru_maxrss / 1024:.0f} MB")
 

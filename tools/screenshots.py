@@ -11,10 +11,10 @@ from pathlib import Path
 KEPT = {
     "lantern-yard": ("case", "apart", "inside", "fronts", "parts", "sheets", "boards", "rack"),
     "harbour-cottage": ("room",),
-    "heron-house": ("run", "sticks"),
+    "heron-house": ("run", "sticks", "bench"),
     "orchard-corner": ("plan", "corner"),
     "weir-loft": ("mm-room", "mm-run"),
-    "mill-pantry": ("mm-case", "mm-sheets"),
+    "mill-pantry": ("mm-case", "mm-sheets", "mm-bench"),
 }
 
 

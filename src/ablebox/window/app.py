@@ -33,6 +33,7 @@ from .document import Document
 from .endings import Endings
 from .main_window import STAGES, MainWindow
 from .recovery import Keeper, offer
+from .stages.bench import BenchStage
 from .tasks import InstantPlanner, Planner
 
 APP_ID = "io.ablebox.AbleBox"
@@ -163,6 +164,8 @@ def pictures(path: Path, folder: Path, prefix: str = "") -> list[Path]:
         )
         if stage.name == "parts":
             window.desk.selection.select(part="A-01", number="A/side/length")
+        if isinstance(bench := window.stages[stage.name], BenchStage):
+            bench.show_back()
         taken.append(_picture(window, folder / f"{prefix}{stage.name}.png"))
         if stage.name == "run":
             taken += _run_pictures(window, folder, prefix)

@@ -18,7 +18,7 @@ from ..lengths import Length, inches
 from ..order.doubts import Doubts
 from ..reckoning import Origin, Reckoned
 from ..shop.made import Made
-from .doubt import Clearance, DoubtTerm
+from .doubt import Clearance, DoubtTerm, likely, worst
 
 #: What a slide forgives in width (common practice: 1/32 binds, as much loose is shimmed out).
 SLIDE = inches("1/32")
@@ -44,6 +44,20 @@ def clearances(made: Made) -> list[Clearance]:
         found += _Plays(made, assembly, codes).all()
     found += _in_the_room(made)
     return found
+
+
+def doubt_of(number: Reckoned, made: Made) -> tuple[float, float] | None:
+    """Return how far off a reckoned number of a case may come out, at worst and likely, in mm; ``None`` where that is not known.
+
+    Args:
+        number: the number.
+        made: what the project comes to.
+    """
+    letter = number.key.partition("/")[0]
+    if not number.terms or letter not in {case.letter for case in made.project.cases}:
+        return None
+    terms = list(_leaves(number, made, letter, 1.0, False))
+    return (worst(terms), likely(terms)) if any(term.limit for term in terms) else None
 
 
 @dataclass

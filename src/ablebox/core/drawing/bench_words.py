@@ -18,6 +18,7 @@ from ..bench.step import Put, Step
 from ..bench.thing import Thing, ThingKind
 from ..bench.verb import Gate, Verb, What
 from ..bench.way import ASLANT, Move
+from ..lengths import inches
 from ..materials import material
 from ..parts.listing import Part
 from ..shop.weights import lifting
@@ -46,7 +47,9 @@ _TOOLS = {
 }  # fmt: skip
 #: What is put together lying flat.
 _FLAT = frozenset({What.FRAME_MADE, What.LEAVES, What.COUNTER_MADE})
-_GLUED_TOOLS = "glue, clamps, square, damp rag"
+_GLUED_TOOLS = "glue, {} clamps, square, damp rag"
+#: A clamp for so much of a joint, two at least, and as many as a shop has at most (common practice: 8 to 10 in).
+_A_CLAMP, _MOST_CLAMPS = inches(9), 16
 _USES = {
     Use.PIN: "pin", Use.SLIDE: "slide", Use.SLIDE_REAR: "slide hook", Use.PLATE: "hinge plate", Use.CUP: "hinge cup",
     Use.CUP_SCREW: "hinge screw", Use.PULL: "pull", Use.ROD: "rod socket", Use.THROUGH: "through", Use.CLEARANCE: "clearance",
@@ -132,12 +135,22 @@ class BenchWords:
             fetch += self._fetch(letter, each)
         wait = f"glue: clamps on {step.wait} min, load it tomorrow" if step.wait else ""
         time = sum(minutes(each) for _, each in job.rows)
-        tools = _TOOLS.get(step.what, _GLUED_TOOLS if step.wait else "driver, square")
+        tools = _TOOLS.get(step.what, _GLUED_TOOLS.format(self._clamps(job)) if step.wait else "driver, square")
         if step.angle:
             tools += ", right-angle driver"
         return StepWords(
             title_of(step), tuple(fetch), tools, tuple(do), tuple(self._cautions(job)), self._check(job), time, wait
         )
+
+    def _clamps(self, job: JobStep) -> int:
+        """Return how many clamps a glue-up asks for: by the longest side of what is put in."""
+        count = 0
+        for letter, step in job.rows:
+            for put in step.puts:
+                parts = self._parts(letter, put.roles) if put.way else []
+                longest = max((max(part.length.length, part.width.length).ticks for part in parts), default=0)
+                count += max(2, 1 + longest // _A_CLAMP.ticks) * (2 if len(parts) > 1 else 1) if parts else 0
+        return max(2, min(_MOST_CLAMPS, count))
 
     # What is fetched
 

@@ -6,12 +6,12 @@ Drawn as it lies on the bench.
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import replace
 from math import hypot
 
 from ..assembly.fastener import Fastener
-from ..assembly.part import Assembly, Placed
+from ..assembly.part import Assembly, CutKind, Placed
 from ..assembly.role import Role
 from ..bench.step import CaseSteps, Put, Step
 from ..bench.thing import ThingKind
@@ -64,6 +64,14 @@ def step_view(assembly: Assembly, case: CaseSteps, step: Step, codes: dict[str, 
     shown = [(parts[role], (0.0, 0.0, 0.0), False) for role in parts if role in stands]
     shown += [(parts[role], offsets.get(role, (0.0, 0.0, 0.0)), True) for role in parts if role in moving]
     _draw(drawing, shown, codes, look)
+    if step.wait and stands:
+        _glue(
+            drawing,
+            [parts[role] for role in parts if role in moving],
+            [parts[role] for role in parts if role in stands],
+            step,
+            look,
+        )
     for put in puts:
         _way(drawing, [parts[role] for role in put.roles if role in parts], offsets[put.roles[0]], look)
     _fasteners(drawing, assembly, step, offsets, look)
@@ -128,6 +136,49 @@ def _draw(
             )
         for one, other in piece.lines:
             drawing.add(Path((look.flat(one), look.flat(other)), "ink" if moves else "edge", 1.2 if moves else 0.7))
+
+
+def _glue(drawing: Drawing, moving: Sequence[Placed], stands: Sequence[Placed], step: Step, look: BenchLook) -> None:
+    """Hatch the faces of what stands that glue goes on: where what goes in lies against them, or in a slot of theirs."""
+    for part in moving:
+        for other in stands:
+            if part.footprint or other.footprint or part.straight is not None or other.straight is not None:
+                continue
+            for low, high, axis in _faces(part, other, step.what is What.BACK):
+                one, two = (a for a in range(3) if a != axis)
+                corners = []
+                for u, v in (
+                    (low[one], low[two]),
+                    (high[one], low[two]),
+                    (high[one], high[two]),
+                    (low[one], high[two]),
+                ):
+                    point = [0.0, 0.0, 0.0]
+                    point[axis], point[one], point[two] = low[axis] / TICKS_PER_MM, u / TICKS_PER_MM, v / TICKS_PER_MM
+                    corners.append(look.flat((point[0], point[1], point[2])))
+                drawing.add(Shape(tuple(corners), "select-wash", "select", 0.9, True))
+
+
+def _faces(part: Placed, other: Placed, back: bool) -> Iterator[tuple[tuple[int, ...], tuple[int, ...], int]]:
+    """Return where two parts lie against each other: low and high corner, and the axis across."""
+    for cut in other.cuts:
+        if cut.kind.takes_a_part and part.box.meets(cut.box):
+            if back and cut.kind is CutKind.GROOVE:
+                return
+            met, axis = part.box.meet(cut.box), cut.face.axis
+            at = cut.box.low[axis] if cut.face.value[1] > 0 else cut.box.high[axis]
+            low, high = list(met.low), list(met.high)
+            low[axis] = high[axis] = at
+            yield tuple(low), tuple(high), axis
+            return
+    for axis in range(3):
+        one, two = (a for a in range(3) if a != axis)
+        for at in (part.box.low[axis], part.box.high[axis]):
+            if at in (other.box.low[axis], other.box.high[axis]):
+                met = part.box.meet(other.box)
+                if met.low[axis] == met.high[axis] and met.low[one] < met.high[one] and met.low[two] < met.high[two]:
+                    yield met.low, met.high, axis
+                    return
 
 
 def _middle(parts: Iterable[Placed], offset: Corner) -> Corner:

@@ -30,6 +30,7 @@ from ...core.units import System
 from ..desk import Desk
 from ..widgets.choice_box import add_choice, choice_box
 from ..widgets.drawing_view import DrawingView
+from ..widgets.length_field import FIELD_WIDTH, LengthField
 from ..widgets.words import LinkWords, Words
 from .bench_gate import GateCard
 from .bench_reading import Reading, ReadingMode
@@ -43,6 +44,10 @@ _QUESTIONS = {
 }  # fmt: skip
 #: Milliseconds between two cases whose steps are worked out ahead.
 _AHEAD_MS = 150
+_LIES = {
+    Face.BACK: "lies on its back", Face.FRONT: "lies on its front edges", Face.LEFT: "lies on its left side",
+    Face.RIGHT: "lies on its right side", Face.TOP: "lies on its top",
+}  # fmt: skip
 _DIAGONALS = ("diagonal.rising", "diagonal.falling")
 
 
@@ -146,6 +151,12 @@ class BenchStage(Stage):
         self.refresh()
         self.desk.selection.changed.emit()
 
+    def show_back(self) -> None:
+        """Show the step at hand where the bench is begun, else the first back that goes on: what pictures are taken of."""
+        found = next((job for job in self.steps if job.step.what is What.BACK), None)
+        if found is not None and not self.bench.book.ticked:
+            self.go_to(found)
+
     def go(self, by: int) -> None:
         """Show the next step, or the one before."""
         steps = self.steps
@@ -210,7 +221,7 @@ class BenchStage(Stage):
         self.heading.set_text(f"{names}, step {self._number(job)} of {len(case.steps)}: {said.title}")
         unit = "inches" if bench.made.units.system is System.INCH else "mm"
         self.under.set_text(
-            f"{'stands' if step.lies is Face.BOTTOM else f'lies on its {step.lies.words}'} · {said.tools} · about {said.minutes} minutes · sizes in {unit}"
+            f"{_LIES.get(step.lies, 'stands')} · {said.tools} · about {said.minutes} minutes · sizes in {unit}"
         )
         self.drawing.show_drawing(self._picture(job))
         if step.gate is not Gate.NONE:
@@ -301,6 +312,8 @@ class BenchStage(Stage):
             if any(ask.endswith(_DIAGONALS) for ask in step.asks) or step.what is What.BACK:
                 measured = made.project.measured
                 add_diagonals(column, made.units, *(measured.get(f"{case}/{name}") for name in _DIAGONALS))
+        if job.step.what is What.TEST:
+            self._sheets(column, job)
         if job.step.what in (What.DRY_FIT, What.OPENINGS, What.BOXES):
             rows = [row for row in self._doubts() if row.case == letter and not row.holds]
             add_doubts(column, made.units, rows[:3])
@@ -311,6 +324,24 @@ class BenchStage(Stage):
             )
         column.addSpacing(6)
         add_cautions(column, said)
+
+    def _sheets(self, column: QVBoxLayout, job: JobStep) -> None:
+        """Ask for the thickness of the sheets that go into the slots, where nobody has measured them."""
+        made = self.desk.document.made
+        codes = dict.fromkeys(
+            made.assembly(letter).part(role).goods for letter, step in job.rows for role in step.roles
+        )
+        left = [row for row in made.project.rack.goods if row.code in codes and row.measured is None]
+        if left:
+            column.addWidget(Words("Measure the sheet before the slot is set", 14, True, "quiet", wrap=True))
+        for goods in left:
+            row = QHBoxLayout()
+            row.addWidget(Words(f"{goods.name}, thick", 15, wrap=True), 1)
+            field = LengthField(self.desk, f"stock/{goods.code}/thickness", f"thickness of {goods.name}", selects=False)
+            field.setFixedWidth(FIELD_WIDTH)
+            field.refresh()
+            row.addWidget(field)
+            column.addLayout(row)
 
     def _doubts(self) -> list[Clearance]:
         made = self.desk.document.made

@@ -11,7 +11,8 @@ from PyQt6.QtCore import QPoint, QPointF, QRectF, Qt, QTimer
 from PyQt6.QtGui import QPainter, QPaintEvent, QPen, QPolygonF
 from PyQt6.QtWidgets import QApplication, QFrame, QGridLayout, QLineEdit, QPushButton, QScrollArea, QVBoxLayout, QWidget
 
-from ...core.lengths import TICKS_PER_MM, Length
+from ...core.bench.clearances import doubt_of
+from ...core.lengths import TICKS_PER_MM, Length, millimetres
 from ...core.project import room_edits
 from ...core.reckoning import Origin, Reckoned, Term
 from ...core.room.reading import SAID, Deep, Method, Reading
@@ -166,6 +167,12 @@ class Tape(QWidget):
             self._reading(column, index)
         column.addSpacing(6)
         self._sum(column, number)
+        doubt = doubt_of(number, self._desk.document.made)
+        if doubt is not None:
+            most, likely = (units.write(millimetres(f"{each:.4f}"), unit=True) for each in doubt)
+            column.addWidget(
+                Words(f"As built it is that within {likely}, at worst {most}.", 13, colour="quiet", wrap=True)
+            )
         mark = units.rounded(number.length)[1]
         if mark:
             how = "a strong" if mark == "+" else "a weak"
