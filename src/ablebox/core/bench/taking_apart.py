@@ -24,7 +24,7 @@ _DRAWN_OUT = frozenset({What.BOXES_IN, What.DIVIDERS, What.FRONTS, What.PULLS})
 
 
 #: What is loose and may be tipped, and what stands before it until it is off.
-_LOOSE = frozenset({What.SHELVES, What.DIVIDERS})
+_LOOSE = frozenset({What.SHELVES})
 _BEFORE_IT = frozenset({What.DOORS, What.FRONTS, What.BOXES_IN})
 
 
@@ -177,7 +177,8 @@ class Apart:
             way = way_in(self.geometry.space, atoms, solid, self._prefer(atoms), self._slant(), tips, long)
             if way is None and len(items) == 1:
                 met = np.zeros(len(self.there), np.bool_)
-                for each in WAYS:
+                # A loose shelf comes out through the front or the back: what is over and under it says nothing.
+                for each in (ways for ways in WAYS if not tips or ways[0] == 1):
                     met[self.geometry.space.blockers(atoms, solid, each)] = True
                 self._blocked[items[0].key] = met
         if way is None and all(item.verb is Verb.HANG for item in items):
