@@ -497,7 +497,7 @@ class PartsAndSheets(UiCase):
         row = next(r for r in range(model.rowCount()) if model.index(r, 0).data() == "A-04")
         viewport = table.viewport()
         assert viewport is not None
-        self.click_at(viewport, table.visualRect(model.index(row, 3)).center())
+        self.click_at(viewport, table.visualRect(model.index(row, 4)).center())
         self.assertEqual(self.window.desk.selection.part, "A-04")
         self.assertEqual(self.window.desk.selection.number, "A/bottom/length")
         self.assertIn("2 × dado depth", self.words(self.window.tape))

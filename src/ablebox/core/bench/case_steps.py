@@ -33,6 +33,11 @@ _GLUED = frozenset({
     What.FRAME, What.FRAME_MADE, What.BOXES, What.LEAVES, What.BASE, What.COUNTER_MADE, What.END,
 })  # fmt: skip
 _BODY = (What.CASE, What.SIDE, What.PARTITIONS, What.SHELVES_FIXED, What.TOP_RAILS, What.CASE_TOP)
+#: What is done beside the case, or only looked at: it stands up before none of that.
+_ASIDE = frozenset({
+    What.SQUARE, What.OPENINGS, What.MARK, What.TEST, What.MACHINE, What.BAND, What.PINS, What.BORE, What.PREFINISH, What.FRAME_MADE,
+    What.BOXES, What.BOX_SLIDES, What.LEAVES, What.HINGES, What.COUNTER_MADE, What.DIVIDERS,
+})  # fmt: skip
 #: From here on a case stands upright.
 _STANDS = Phase.PACKERS
 _LIES = {
@@ -250,11 +255,7 @@ class _Steps:
             step for step in steps[:at] if step.puts and step.what not in (What.BOXES, What.LEAVES, What.FRAME_MADE)
         ]
         lying = any(step.lies is not Face.BOTTOM for step in before)
-        return (
-            lying
-            and steps[at].what not in (What.SQUARE, What.OPENINGS)
-            and all(step.lies is Face.BOTTOM for step in steps[at:])
-        )
+        return lying and steps[at].what not in _ASIDE and all(step.lies is Face.BOTTOM for step in steps[at:])
 
 
 def _flat(done: Iterable[Done]) -> Iterator[Done]:

@@ -11,7 +11,7 @@ from dataclasses import dataclass
 from enum import Enum
 
 from ..assembly.part import CutKind
-from ..assembly.role import PartKind
+from ..assembly.role import FRAMES, PartKind
 from ..assembly.uses import Use
 from .bench import Bench, place_of
 from .step import CaseSteps, Step
@@ -22,7 +22,6 @@ from .verb import Gate, What
 class Ask(Enum):
     """What is asked for at a gate beside the steps that come first; the value is what it is ticked by."""
 
-    DRY = "dry-fitted"
     WIPED = "wiped"
     OPENINGS = "openings"
     DIAGONALS = "diagonals"
@@ -104,6 +103,8 @@ def _designed(bench: Bench, letter: str, step: Step) -> list[Ask]:
     """Return what the design asks for: openings in a back, tape on drawers that a top would trap."""
     assembly = bench.made.assembly(letter)
     found = []
+    if step.gate is Gate.GLUE and any(part.role.kind in FRAMES for part in assembly.parts):
+        found.append(Ask.LAID_OUT)
     if step.gate is Gate.BACK and any(
         cut.kind is CutKind.WINDOW for part in assembly.parts if part.role.kind is PartKind.BACK for cut in part.cuts
     ):

@@ -40,7 +40,8 @@ class Phase(IntEnum):
     PACKERS = 230
     SLIDES = 240
     OPENINGS = 250
-    BOXES = 260
+    MARK_FRONTS = 251
+    BOXES = 265
     LEAVES = 270
     TOP_MADE = 280
     TOP_FIRST = 290

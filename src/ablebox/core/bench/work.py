@@ -4,12 +4,13 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Iterable, Iterator
+from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass, field, replace
 
 import numpy as np
 
 from ..assembly.fitting import Fitting, FittingKind
+from ..assembly.part import Placed
 from ..assembly.role import PartKind, Role
 from ..assembly.uses import Use
 from ..order.finish import Finish
@@ -54,6 +55,9 @@ _AT_PART = {
     FittingKind.SLIDE_LOCK: What.BOX_SLIDES,
 }
 _DOORS = frozenset({PartKind.DOOR, PartKind.FLAP})
+_FRONTS = _DOORS | {PartKind.DRAWER_FRONT, PartKind.FALSE_FRONT}
+#: What ends the keys of the second lot of loose parts.
+_SECOND = " of fronts"
 _FLAPS = frozenset({FittingKind.FLAP_HINGE, FittingKind.FLAP_SUPPORT})
 _ON_PINS = frozenset({PartKind.SHELF, PartKind.SLOPING_SHELF})
 _BODY_ONLY = (What.CASE, What.SIDE, What.PARTITIONS, What.SHELVES_FIXED, What.TOP_RAILS, What.CASE_TOP)
@@ -93,6 +97,11 @@ class _Work:
         self.units = units(self.assembly, order, self._lifts)
         self.unit_of = {role: unit for unit in self.units for role in unit.roles}
         self.wholes = {role.whole: self.unit_of[role] for role in self.unit_of}
+        #: What is cut and machined to openings as they came out: boxes, what divides them, and fronts.
+        self.to_openings = {
+            role for role, unit in self.unit_of.items()
+            if unit.kind is UnitKind.BOX or role.whole.kind in _FRONTS or role.kind in (PartKind.BOX_ALONG, PartKind.BOX_ACROSS)
+        }  # fmt: skip
         #: Fasteners of hardware, by the number of the hardware.
         self.screws: dict[int, list[int]] = {}
         self.made: dict[str, Unit] = {}
@@ -140,63 +149,96 @@ class _Work:
     # What is done to loose parts
 
     def _loose(self) -> Iterator[Item]:
-        parts = self.parts
+        """Return what is done to loose parts: those of the case first, those of boxes and fronts once openings are measured."""
+        own = [part for part in self.parts if part.role not in self.to_openings]
+        yield from self._lot(own, "", 0, frozenset())
+        rest = [part for part in self.parts if part.role in self.to_openings]
+        if rest:
+            first = frozenset({"openings"}) if self.assembly.fronts else frozenset({"mark"})
+            yield from self._lot(rest, _SECOND, Phase.MARK_FRONTS - Phase.MARK, first)
+
+    def _lot(self, parts: Sequence[Placed], lot: str, later: int, first: frozenset[str]) -> Iterator[Item]:
+        def phase(of: Phase) -> int:
+            return Phase.MARK + later + (of - Phase.MARK) // 10 if later else of
+
         roles = tuple(part.role for part in parts)
-        yield Item(Phase.MARK, 0, What.MARK, Verb.MARK, roles, key="mark")
+        mine = set(roles)
+        yield Item(phase(Phase.MARK), 0, What.MARK, Verb.MARK, roles, after=first, key=f"mark{lot}")
+        last = f"mark{lot}"
         slotted = tuple(part.role for part in parts if any(cut.kind.takes_a_part for cut in part.told.cuts))
         if slotted:
-            yield Item(Phase.TEST, 0, What.TEST, Verb.TEST, slotted, after=frozenset({"mark"}), key="test")
+            yield Item(phase(Phase.TEST), 0, What.TEST, Verb.TEST, slotted, after=frozenset({last}), key=f"test{lot}")
+            last = f"test{lot}"
         cut = tuple(part.role for part in parts if part.told.cuts)
         if cut:
-            after = frozenset({"test" if slotted else "mark"})
-            yield Item(Phase.MACHINE, 0, What.MACHINE, Verb.MACHINE, cut, after=after, key="machine")
+            yield Item(
+                phase(Phase.MACHINE), 0, What.MACHINE, Verb.MACHINE, cut, after=frozenset({last}), key=f"machine{lot}"
+            )
+            last = f"machine{lot}"
         bands = [Thing(ThingKind.BAND, part.role, i) for part in parts for i in range(len(part.bands))]
         if bands:
-            banded = tuple(dict.fromkeys(thing.role for thing in bands if thing.role is not None))
             yield Item(
-                Phase.BAND,
+                phase(Phase.BAND),
                 0,
                 What.BAND,
                 Verb.BAND,
-                banded,
+                _roles(bands),
                 does=tuple(bands),
-                after=frozenset({"machine" if cut else "mark"}),
-                key="band",
+                after=frozenset({last}),
+                key=f"band{lot}",
             )
-        ready = frozenset({"band"} if bands else {"machine"} if cut else {"mark"})
+            last = f"band{lot}"
+        pins, others = self._bored(mine)
+        if pins:
+            on_case = self.order.pins is Pins.ON_CASE
+            after = {last, *(put_key(self.unit_of[role]) for role in _roles(pins) if on_case)}
+            yield Item(
+                pin_phase(self.order) if not lot else phase(Phase.PINS), 0, What.PINS, Verb.BORE, _roles(pins), does=tuple(pins),
+                after=frozenset(after), key=f"pins{lot}", alone=not on_case,
+            )  # fmt: skip
+        if others:
+            yield Item(
+                phase(Phase.BORE),
+                0,
+                What.BORE,
+                Verb.BORE,
+                _roles(others),
+                does=tuple(others),
+                after=frozenset({last}),
+                key=f"bore{lot}",
+            )
+        ready = frozenset({last, f"bore{lot}"})
+        hidden = tuple(role for role in self._unreached() if role in mine)
+        if self.order.finish is Finish.BEFORE:
+            yield Item(
+                phase(Phase.FINISH_PARTS), 0, What.FINISH, Verb.FINISH, roles, after=ready, key=f"finish parts{lot}"
+            )
+        elif hidden:
+            yield Item(
+                phase(Phase.PREFINISH), 0, What.PREFINISH, Verb.FINISH, hidden, after=ready, key=f"prefinish{lot}"
+            )
+
+    def _bored(self, mine: set[Role]) -> tuple[list[Thing], list[Thing]]:
+        """Return the holes of some parts: those for pins, and others that are bored while they are loose."""
         pins, others = [], []
         for thing in self.geometry.things:
-            if thing.kind is ThingKind.HOLE and thing.role is not None:
+            if thing.kind is ThingKind.HOLE and thing.role in mine:
                 use = self.parts[self.geometry.number[thing.role]].told.holes[thing.number].use
                 if use is Use.PIN:
                     pins.append(thing)
                 elif use is not Use.PILOT:
                     others.append(thing)
-        if pins:
-            on_case = self.order.pins is Pins.ON_CASE
-            bored = _roles(pins)
-            after = ready | (frozenset(put_key(self.unit_of[role]) for role in bored) if on_case else frozenset())
-            yield Item(
-                pin_phase(self.order),
-                0,
-                What.PINS,
-                Verb.BORE,
-                bored,
-                does=tuple(pins),
-                after=after,
-                key="pins",
-                alone=not on_case,
-            )
-        if others:
-            yield Item(Phase.BORE, 0, What.BORE, Verb.BORE, _roles(others), does=tuple(others), after=ready, key="bore")
+        return pins, others
 
     # What is put together for itself, and hardware that stays at its part
 
     def _before(self, roles: Iterable[Role]) -> frozenset[str]:
         """Return what is done to parts before they are put in anywhere."""
-        return frozenset({"mark", "machine", "band", "bore", "prefinish", "finish parts"}) | (
-            frozenset({"pins"}) if self.order.pins is Pins.LOOSE else frozenset()
-        )
+        lots = {_SECOND if role in self.to_openings else "" for role in roles} or {""}
+        names = ["mark", "machine", "band", "bore", "prefinish", "finish parts"]
+        if self.order.pins is Pins.LOOSE:
+            names.append("pins")
+        return frozenset(f"{name}{lot}" for name in names for lot in lots)
 
     def _made_first(self) -> Iterator[Item]:
         for unit in self.units:
@@ -400,22 +442,6 @@ class _Work:
             asks = (f"{letter}/diagonal.rising", f"{letter}/diagonal.falling")
             put = frozenset(put_key(unit) for unit in body)
             yield Item(Phase.SQUARE, 0, What.SQUARE, Verb.SQUARE, roles, after=put, key="square", asks=asks)
-        hidden = tuple(self._unreached())
-        if self.order.finish is Finish.BEFORE:
-            yield Item(
-                Phase.FINISH_PARTS, 0, What.FINISH, Verb.FINISH, tuple(part.role for part in self.parts),
-                after=frozenset({"machine", "bore", "band"}), key="finish parts",
-            )  # fmt: skip
-        elif hidden:
-            yield Item(
-                Phase.PREFINISH,
-                0,
-                What.PREFINISH,
-                Verb.FINISH,
-                hidden,
-                after=frozenset({"machine", "bore", "band"}),
-                key="prefinish",
-            )
         openings = tuple(sorted(key for key in measurable if _OPENING.search(key)))
         put_in = frozenset(
             put_key(unit)

@@ -9,7 +9,7 @@ from dataclasses import dataclass
 
 from ..assembly.fastener import Fastener
 from ..assembly.part import CutKind
-from ..assembly.role import PartKind, Role
+from ..assembly.role import FRAMES, PartKind, Role
 from ..assembly.uses import Use
 from ..bench.bench import Bench, JobStep
 from ..bench.gates import Ask, GateLine, closed
@@ -45,6 +45,9 @@ _TOOLS = {
     What.PULLS: "drilling guide, driver", What.CHECK: "square, eyes and hands", What.CARRY: "a helper, straps", What.OFF: "driver, tape, pencil",
     What.SHELVES: "hands", What.HINGES: "driver", What.PLATES: "driver, plate jig", What.DIVIDERS: "hands",
 }  # fmt: skip
+#: What is done to the parts of the case and, later, to those of boxes and fronts.
+_OF_LOTS = frozenset({What.MARK, What.TEST, What.MACHINE, What.BAND, What.PINS, What.BORE, What.PREFINISH})
+_FRONTS = frozenset({PartKind.DOOR, PartKind.FLAP, PartKind.DRAWER_FRONT, PartKind.FALSE_FRONT})
 #: What is put together lying flat.
 _FLAT = frozenset({What.FRAME_MADE, What.LEAVES, What.COUNTER_MADE})
 _GLUED_TOOLS = "glue, {} clamps, square, damp rag"
@@ -60,10 +63,10 @@ _GATES = {
     Gate.TOP: "Before the top goes on", Gate.FINISH: "Before the finish", Gate.CARRY: "Before it is carried in",
 }  # fmt: skip
 _ASKS = {
-    Ask.DRY: "the first pair was put together dry", Ask.WIPED: "squeezed-out glue is wiped off inside",
+    Ask.WIPED: "squeezed-out glue is wiped off inside",
     Ask.OPENINGS: "openings in the back are cut", Ask.DIAGONALS: "the back’s own diagonals agree",
     Ask.UNDERSIDE: "everything on the underside is done", Ask.TAPE: "tape tails hang out of the drawers to pull them by",
-    Ask.LAID_OUT: "every member of the frame is laid out", Ask.TWO: "two are there, or drawers, doors and shelves are out",
+    Ask.LAID_OUT: "every member of the frame was laid out before it was pocketed", Ask.TWO: "two are there, or drawers, doors and shelves are out",
 }  # fmt: skip
 _WAYS = {
     (0, 1): "from the left", (0, -1): "from the right", (1, 1): "from the front", (1, -1): "from behind", (2, 1): "from below",
@@ -98,6 +101,8 @@ class StepWords:
 
 def title_of(step: Step) -> str:
     """Return what a step is called."""
+    if step.what in _OF_LOTS and step.roles and all(role.of is not None or role.kind in _FRONTS for role in step.roles):
+        return f"{TITLES[step.what]}: fronts"
     return TITLES[step.what]
 
 
@@ -190,8 +195,6 @@ class BenchWords:
             case What.MACHINE:
                 for kind, roles in self._slots(letter, step).items():
                     yield f"Cut {kind}: {_listed(self.codes(letter, roles))}."
-                if any(role.kind is PartKind.FRAME_STILE or role.kind is PartKind.FRAME_RAIL for role in step.roles):
-                    yield "Lay the whole frame out before any of it is pocketed."
             case What.BAND:
                 yield f"Band the edges marked red on the drawings: {codes}."
                 yield "Trim flush, ease the corner with fine paper."
@@ -232,6 +235,8 @@ class BenchWords:
     def _bored(self, letter: str, step: Step) -> Iterator[str]:
         for words in self._holes(letter, step.does):
             yield f"{words}."
+        if step.what is What.BORE and any(role.kind in FRAMES for role in step.roles):
+            yield "Lay all members of the frame out before the first of them is pocketed."
         if step.what is What.PINS:
             yield "Set the jig from the same end on every part, or shelves rock."
 

@@ -20,14 +20,16 @@ from ..bench.way import ASLANT, Move
 from ..fastening.pocket import mouth_of
 from ..lengths import TICKS_PER_MM
 from .bench_look import BenchLook
-from .exploded import Piece, back_to_front, pieces_of
-from .look import Corner
+from .exploded import Piece, back_to_front, exploded, pieces_of
+from .look import Corner, Look
 from .shapes import Circle, Drawing, Label, Path, Shape
 
 #: How far what goes in is drawn out, as a share of the largest side, and of that for each that is put in after another.
 _OUT, _NEXT = 0.34, 0.1
 #: How long the mark of a fastener is, in mm, and how many are drawn of one kind.
 _MARK, _MOST = 55.0, 24
+#: Loose parts that are shown at most.
+_MANY = 12
 #: Steps that are shown on the loose parts they are done to.
 _LOOSE = frozenset({What.MARK, What.TEST, What.MACHINE, What.BAND, What.PINS, What.BORE, What.PREFINISH, What.HINGES})
 #: Steps that are seen from behind where that is where one stands.
@@ -46,6 +48,8 @@ def step_view(assembly: Assembly, case: CaseSteps, step: Step, codes: dict[str, 
         codes: the code of each part by role.
         named: whether codes are written on what goes in; small pictures have no room for them.
     """
+    if step.what is What.MARK:
+        return exploded(assembly, codes, Look())
     drawing = Drawing(f"Case {assembly.letter}, {step.what.value}")
     parts = {part.role: part for part in assembly.parts}
     puts = [put for put in step.puts if any(role in parts for role in put.roles)]
@@ -54,8 +58,8 @@ def step_view(assembly: Assembly, case: CaseSteps, step: Step, codes: dict[str, 
     if step.what in _LOOSE or (not stands and not moving):
         stands, moving = set(), {role for role in step.roles if role in parts}
         puts = []
-        if step.what is What.MARK or len(moving) > 12:
-            moving = set(list(step.roles)[:12])
+        if len(moving) > _MANY:
+            moving = set(list(step.roles)[:_MANY])
     look = _look(assembly, step)
     size = max((side.length.mm for side in assembly.outside), default=500.0)
     offsets = {

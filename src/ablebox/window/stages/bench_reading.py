@@ -60,6 +60,8 @@ class ReadingMode(QDialog):
         column.addWidget(self.heading)
         row = QHBoxLayout()
         self.drawing = DrawingView(desk, "reading-drawing", 1.8)
+        self.drawing.setFocusPolicy(Qt.FocusPolicy.NoFocus)
+        row.setSpacing(32)
         row.addWidget(self.drawing, 3)
         self._lines = QVBoxLayout()
         self._lines.setSpacing(12)

@@ -15,10 +15,10 @@ from ...core.units import Units
 
 #: Headings and widths in pixels.
 COLUMNS = (
-    ("code", 62), ("part", 126), ("no.", 38), ("length", 78), ("width", 76), ("cut length", 86), ("cut width", 84),
-    ("grain", 94), ("banded edges", 140), ("state", 110),
+    ("code", 58), ("part", 116), ("no.", 38), ("state", 76), ("length", 74), ("width", 70), ("cut length", 82), ("cut width", 80),
+    ("grain", 92), ("banded edges", 116),
 )  # fmt: skip
-ALIGN_RIGHT = {2, 3, 4, 5, 6}
+ALIGN_RIGHT = {2, 4, 5, 6, 7}
 
 
 class PartsModel(QAbstractTableModel):
@@ -63,7 +63,7 @@ class PartsModel(QAbstractTableModel):
         part = self.part(index.row())
         if part is None:
             return ""
-        numbers = {3: part.length, 4: part.width, 5: part.cut_length, 6: part.cut_width}
+        numbers = {4: part.length, 5: part.width, 6: part.cut_length, 7: part.cut_width}
         number = numbers.get(index.column())
         return number.key if number is not None else ""
 
@@ -88,6 +88,6 @@ class PartsModel(QAbstractTableModel):
             return words if index.column() == 0 else ""
         write = self._units.write
         return (
-            part.code, f"{part.name} · new" if part.fresh else part.name, str(part.count), write(part.length.length), write(part.width.length),
-            write(part.cut_length.length), write(part.cut_width.length), grain(part), edges(part) or "none", self._state(part),
+            part.code, f"{part.name} · new" if part.fresh else part.name, str(part.count), self._state(part), write(part.length.length), write(part.width.length),
+            write(part.cut_length.length), write(part.cut_width.length), grain(part), edges(part) or "none",
         )[index.column()]  # fmt: skip
