@@ -257,7 +257,10 @@ class Gates(unittest.TestCase):
         others = [
             place for job in bench_of(self.made).steps if "C" not in job.letters for place in job.places
         ]  # fmt: skip
-        made = built(ticked(self.project, [*others, *done], True))
+        asked = [
+            row.place for step in case.steps[:at] for row in lines(bench_of(self.made), "C", step) if row.step is None
+        ]
+        made = built(ticked(self.project, [*others, *done, *asked], True))
         bench = bench_of(made)
         self.assertEqual(bench.at_hand.step.what if bench.at_hand else None, What.BACK)
         left = is_open(bench, "C", of(made, "C", What.BACK))

@@ -10,7 +10,7 @@ from .step import Step
 from .thing import ThingKind
 from .verb import What
 
-#: Set-up, for each part, for each hole, fastener or piece of hardware, for each part put in.
+#: Set-up, for each part, for each hole, fastener or piece of hardware, for each part put in (common practice).
 _TIMES = {
     What.MARK: (2.0, 0.5, 0.0, 0.0),
     What.TEST: (12.0, 1.0, 0.0, 0.0),
@@ -29,6 +29,7 @@ _TIMES = {
     What.OFF: (5.0, 1.0, 0.0, 0.0),
     What.CARRY: (10.0, 0.0, 0.0, 0.0),
 }
+#: The same for any other step (common practice).
 _USUAL = (5.0, 0.0, 0.6, 3.0)
 _COUNTED = frozenset({ThingKind.HOLE, ThingKind.FASTENER, ThingKind.FITTING, ThingKind.BAND})
 

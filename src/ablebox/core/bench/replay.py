@@ -16,11 +16,11 @@ import numpy as np
 from numpy.typing import NDArray
 
 _Boxes = NDArray[np.float64]
-#: What may graze, and what slices of slanting parts may, in mm.
+#: What may graze, and what slices of slanting parts may, in mm (of our own).
 _NEAR, _GRAZE = 0.02, 0.6
-#: What is thinner is not there: the last digit that is told.
+#: What is thinner is not there: the last digit that is told (of our own).
 _NOTHING = 1e-4
-#: How far things are moved away at most, and the step of what is looked at bit by bit.
+#: How far things are moved away at most, and the step of what is looked at bit by bit (of our own).
 _FAR, _BIT = 4_000.0, 8.0
 _SLICES = 16
 #: Hardware that lies in its part or is clipped together, and is in nobody's way.
@@ -29,7 +29,7 @@ _FLAT = {"hinge-cup", "hinge-arm", "clip"}
 _SLANTING = {"mitre", "bevel", "corner cut off"}
 #: Fasteners with no tool behind them.
 _GLUED = {"dowel", "biscuit"}
-#: The nose of a nailer.
+#: The nose of a nailer (common practice).
 _NAILER = 3.2
 
 

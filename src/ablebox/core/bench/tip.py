@@ -16,11 +16,11 @@ from ..lengths import TICKS_PER_MM
 from .space import Ints
 
 _Floats = NDArray[np.float64]
-#: Degrees from step to step and at most, and how deep something may reach in without touching, in mm.
+#: Degrees from step to step and at most, and how deep something may reach in without touching, in mm (of our own).
 _STEP, _MOST, _SLACK = 6, 78, 0.05
-#: A part this much wider than thick is flat, and one so much longer than the other side of its section can be tipped.
+#: A part this much wider than thick is flat, and one so much longer than the other side of its section can be tipped (of our own).
 _FLAT = 4.0
-#: How far it is lifted at most while it is turned, in mm.
+#: How far it is lifted at most while it is turned, in mm (of our own).
 _LIFTS = (0.0, 3.0, 10.0, 25.0)
 #: Places along its length tried at each angle.
 _SHIFTS = 3
