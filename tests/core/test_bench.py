@@ -41,7 +41,6 @@ from ablebox.core.project.tree import Project, new_project
 from ablebox.core.shop.made import Made
 from ablebox.core.snags.every import snags
 from ablebox.core.units import System
-from tests.designs import any_case, random_rack
 from tests.many import many
 
 MM = 16_000
@@ -113,25 +112,6 @@ class Order(unittest.TestCase):
                 made = built(project)
                 self.assertEqual([step.key for case in bench_of(made).cases for step in case.stuck], [])
                 self.assertEqual(replay(*told(made)), [])
-
-    def test_random_designs_are_built_again_or_said_to_have_no_order(self) -> None:
-        """A design for which no order was found says so in a snag; every other one is built again without a fault."""
-        found = without = seed = 0
-        while found < many(16):
-            seed += 1
-            rng = Random(seed)
-            rack, case = random_rack(rng), any_case(rng)
-            made = built(replace(new_project(System.MM), rack=rack, cases=(case,)))
-            if not made.built:
-                continue
-            found += 1
-            stuck = bench_of(made).cases[0].stuck
-            if stuck:
-                without += 1
-                self.assertIn("bench.order", {snag.code for snag in snags(made)}, seed)
-            else:
-                self.assertEqual(replay(*told(made)), [], f"seed {seed}")
-        self.assertLess(without, found / 8)
 
     def test_the_replay_sees_what_is_told_wrong(self) -> None:
         """Steps exchanged, a part, a fastener or a hole forgotten, a way through wood: each is seen."""

@@ -5,7 +5,6 @@ from __future__ import annotations
 
 import unittest
 from dataclasses import replace
-from random import Random
 from typing import Any
 
 from ablebox.core.assembly.check import check
@@ -58,8 +57,6 @@ from ablebox.core.shop.made import Made
 from ablebox.core.snags.every import snags
 from ablebox.core.stock import Rack, Saw, SheetGoods
 from ablebox.core.units import System, Units
-from tests.designs import any_case, random_rack
-from tests.many import many
 from tests.tables import rows
 
 #: 3/4 in stock that really is 3/4, so that the sums can be done in the head.
@@ -290,24 +287,6 @@ class Shaped(unittest.TestCase):
 
 
 class AnyMixture(unittest.TestCase):
-    def test_random_mixtures_go_together(self) -> None:
-        good = 0
-        for seed in range(many(700)):
-            rng = Random(seed)
-            case, rack = any_case(rng), random_rack(rng)
-            try:
-                assembly = build(case, rack, UNITS)
-            except SizeImpossible as refusal:
-                self.assertTrue(refusal.remedy)
-                continue
-            good += 1
-            self.assertEqual(check(assembly), [], f"seed {seed}")
-            if seed % 20 == 0:
-                for number in (*assembly.sums, *(p.length for p in assembly.parts), *(p.width for p in assembly.parts)):
-                    if number.terms:
-                        self.assertEqual(number.total(), number.length, f"seed {seed}: {number.label}")
-        self.assertGreater(good, many(240))
-
     def test_every_kind_is_sound_in_both_units_and_bare_of_stops(self) -> None:
         for system in System:
             project = new_project(system)

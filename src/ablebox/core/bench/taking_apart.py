@@ -102,13 +102,14 @@ class Apart:
                 # Before what is only looked after: a drawer whose inside cannot be reached in its place comes out whole.
                 rank = found.items[0].rank
                 found = (
-                    self._together([item for item in ready if item.rank > rank and item.what in _DRAWN_OUT]) or found
+                    self._together([item for item in ready if item.rank > rank and item.what in _DRAWN_OUT], True)
+                    or found
                 )
             if found is None:
                 self._blocked.clear()
                 found = next((done for item in ready if (done := self._alone(item, True)) is not None), None)
             if found is None:
-                found = self._together([item for item in ready if item.what in _DRAWN_OUT])
+                found = self._together([item for item in ready if item.what in _DRAWN_OUT], True)
             if found is None and self._released(ready):
                 continue
             if found is None:
@@ -226,8 +227,13 @@ class Apart:
         away = 1 if centre >= middle else -1
         return every_way(((axis, away), (axis, -away), (0, 1), (0, -1), (1, -1), (2, 1)))
 
-    def _together(self, ready: Sequence[Item]) -> Done | None:
-        """Return parts that hold each other as put in together; ``None`` if there are none."""
+    def _together(self, ready: Sequence[Item], drawn_out: bool = False) -> Done | None:
+        """Return parts that hold each other as put in together; ``None`` if there are none.
+
+        Args:
+            ready: what may come off now.
+            drawn_out: whether only what belongs to drawers is meant.
+        """
         puts = [item for item in ready if item.atoms and item.verb is not Verb.HANG]
         of_atom = {atom: item for item in self.left.values() for atom in item.atoms}
         best: Done | None = None
@@ -242,6 +248,8 @@ class Apart:
                         break
                     group.update(more)
                 if best is not None and len(group) >= len(best.items):
+                    continue
+                if drawn_out and any(each.what not in _DRAWN_OUT for each in group.values()):
                     continue
                 others = self.left.keys() - group.keys()
                 free = all(not (self.after[key] & group.keys()) for key in others)

@@ -1,0 +1,73 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""One random design taken all the way: built, proven in space, its hardware and fasteners too, and built again step by step."""
+
+from __future__ import annotations
+
+import json
+from dataclasses import dataclass, field, replace
+from random import Random
+
+from ablebox.core.assembly.check import check
+from ablebox.core.assembly.part import Assembly
+from ablebox.core.assembly.proof import Fault, prove
+from ablebox.core.bench.bench import Bench
+from ablebox.core.bench.replay import replay
+from ablebox.core.paper.assembly_json import assembly_tree
+from ablebox.core.paper.steps_json import steps_tree
+from ablebox.core.project.tree import new_project
+from ablebox.core.shop.made import Made
+from ablebox.core.units import System
+from tests.designs import any_case, random_ends, random_rack
+
+#: What is told to the one who designs; every other finding is a fault of ours.
+TOLD = (Fault.AIR, Fault.LOOSE)
+
+
+@dataclass
+class Outcome:
+    """What came of a design.
+
+    Args:
+        made: the project; ``None`` if the design was refused.
+        air: whether a slide hangs on air, which stops the case.
+        loose: whether something is held by nothing, which stops it too.
+        stuck: whether no order of work was found.
+        faults: what is wrong with it and should not be.
+    """
+
+    made: Made | None = None
+    air: bool = False
+    loose: bool = False
+    stuck: bool = False
+    faults: list[str] = field(default_factory=list)
+
+    @property
+    def assembly(self) -> Assembly:
+        """The case."""
+        assert self.made is not None
+        return self.made.assembly("A")
+
+
+def one_pass(seed: int) -> Outcome:
+    """Return what came of the design of a seed."""
+    rng = Random(seed)
+    case, rack = any_case(rng), random_rack(rng)
+    case = replace(case, **{f"{side}_seen": end for side, end in random_ends(rng).items()})
+    made = Made(replace(new_project(rng.choice(list(System))), rack=rack, cases=(replace(case, in_alcove=False),)))
+    if not made.built:
+        return Outcome()
+    found = Outcome(made)
+    assembly = found.assembly
+    found.faults = [flaw.words for flaw in check(assembly)]
+    findings = prove(assembly)
+    found.air = any(each.fault is Fault.AIR for each in findings)
+    found.loose = any(each.fault is Fault.LOOSE for each in findings)
+    found.faults += [f"{each.fault.value} in {', '.join(each.roles)}" for each in findings if each.fault not in TOLD]
+    if found.air and not assembly.wanting:
+        found.faults.append("a slide on air that nobody tells")
+    bench = Bench(made)
+    found.stuck = bool(bench.cases[0].stuck)
+    if not found.stuck:
+        space, steps = json.loads(json.dumps(assembly_tree(made))), json.loads(json.dumps(steps_tree(bench)))
+        found.faults += replay(space, steps)
+    return found
