@@ -20,6 +20,7 @@ from ..order.pins import Pins
 from ..order.slides import Slides
 from ..reach import Tool
 from .geometry import HOLDS, Geometry
+from .hung import AT_PART, HUNG, MADE
 from .item import Item
 from .kinds import when
 from .phases import Phase, front_phase, pin_phase, slide_phase
@@ -27,35 +28,10 @@ from .thing import Thing, ThingKind
 from .units import Unit, UnitKind, has_body, units
 from .verb import Verb, What
 
-#: Hardware that waits for a whole of its own: when it is hung, and what the step is about.
-_HUNG = {
-    FittingKind.SLIDE_CASE: (Phase.SLIDES, What.SLIDES),
-    FittingKind.HINGE_PLATE: (Phase.PLATES, What.PLATES),
-    FittingKind.FLAP_HINGE: (Phase.PLATES, What.PLATES),
-    FittingKind.FLAP_SUPPORT: (Phase.PLATES, What.PLATES),
-    FittingKind.PIN: (Phase.SHELVES, What.SHELVES),
-    FittingKind.PULL: (Phase.PULLS, What.PULLS),
-    FittingKind.KNOB: (Phase.PULLS, What.PULLS),
-    FittingKind.FOOT: (Phase.BASE, What.BASE),
-    FittingKind.CASTER: (Phase.BASE, What.BASE),
-}
-#: What is put together for itself: when, and what the step is about.
-_MADE = {
-    UnitKind.BOX: (Phase.BOXES, What.BOXES),
-    UnitKind.LEAF: (Phase.LEAVES, What.LEAVES),
-    UnitKind.FRAME: (Phase.FRAME_MADE, What.FRAME_MADE),
-    UnitKind.BASE: (Phase.BASE - 1, What.BASE),
-    UnitKind.LEGS: (Phase.BASE - 1, What.BASE),
-    UnitKind.COUNTER: (Phase.TOP_MADE, What.COUNTER_MADE),
-}
-#: Hardware that stays at its part when that is moved.
-_AT_PART = {
-    FittingKind.HINGE_CUP: What.HINGES,
-    FittingKind.SLIDE_BOX: What.BOX_SLIDES,
-    FittingKind.SLIDE_LOCK: What.BOX_SLIDES,
-}
 _DOORS = frozenset({PartKind.DOOR, PartKind.FLAP})
 _FRONTS = _DOORS | {PartKind.DRAWER_FRONT, PartKind.FALSE_FRONT}
+#: How the keys of both diagonals end.
+DIAGONALS = ("diagonal.rising", "diagonal.falling")
 #: What ends the keys of the second lot of loose parts.
 _SECOND = " of fronts"
 _FLAPS = frozenset({FittingKind.FLAP_HINGE, FittingKind.FLAP_SUPPORT})
@@ -242,8 +218,8 @@ class _Work:
 
     def _made_first(self) -> Iterator[Item]:
         for unit in self.units:
-            if unit.kind in _MADE and len(unit.roles) > 1:
-                phase, what = _MADE[unit.kind]
+            if unit.kind in MADE and len(unit.roles) > 1:
+                phase, what = MADE[unit.kind]
                 key = f"make {unit.key}"
                 self.made[key] = unit
                 after = self._before(unit.roles) | (
@@ -257,6 +233,7 @@ class _Work:
                     unit.roles,
                     after=after,
                     key=key,
+                    asks=_diagonals(f"{self.assembly.letter}/{unit.key}/") if unit.kind is UnitKind.LEAF else (),
                 )
 
     def _hung(self) -> Iterator[Item]:
@@ -267,7 +244,7 @@ class _Work:
                 *(Thing(ThingKind.FASTENER, None, n) for n in self.screws.get(i, ())),
             )
             key, support = f"hang {i}", self._support(fitting)
-            if fitting.kind in _AT_PART and support is not None:
+            if fitting.kind in AT_PART and support is not None:
                 unit = self.unit_of[support]
                 phase = Phase.LEAVES + 1 if fitting.kind is FittingKind.HINGE_CUP else Phase.BOXES + 1
                 # On what is put together, where its screws are reached there; else on the loose part before.
@@ -276,7 +253,7 @@ class _Work:
                 if make in self.made and not made:
                     self.first.setdefault(make, set()).add(key)
                 after = self._before(unit.roles) | made
-                yield Item(phase, i, _AT_PART[fitting.kind], Verb.HANG, (support,), (), does, after, key)
+                yield Item(phase, i, AT_PART[fitting.kind], Verb.HANG, (support,), (), does, after, key)
                 self.later.setdefault(unit.roles[0], []).append(key)
                 continue
             if not has_body(fitting.kind):
@@ -286,7 +263,7 @@ class _Work:
                         Phase.FITTINGS, i, What.FITTINGS, Verb.HANG, roles, (), does, self._needs(fitting), key, False
                     )
                 continue
-            phase, what = _HUNG.get(fitting.kind, (Phase.FITTINGS, What.FITTINGS))
+            phase, what = HUNG.get(fitting.kind, (Phase.FITTINGS, What.FITTINGS))
             loose = fitting.kind is FittingKind.SLIDE_CASE and self.order.slides is Slides.BENCH
             place = int(fitting.box.low[2])
             if any(role.kind is PartKind.NEIGHBOURS_STILE for role in fitting.holds):
@@ -297,7 +274,7 @@ class _Work:
             elif phase in (Phase.PLATES, Phase.FRONTS, Phase.PULLS):
                 phase = front_phase(self.order, phase)
                 place = (
-                    {Phase.PLATES: 0, Phase.FRONTS: 4, Phase.PULLS: 9}.get(_HUNG[fitting.kind][0], 0)
+                    {Phase.PLATES: 0, Phase.FRONTS: 4, Phase.PULLS: 9}.get(HUNG[fitting.kind][0], 0)
                     if phase is Phase.ROOM
                     else place
                 )
@@ -407,6 +384,11 @@ class _Work:
                     if self._support(self.assembly.fittings[i]) in unit.roles:
                         after.add(f"hang {i}")
                         atoms.append(count + i)
+            asks: tuple[str, ...] = ()
+            if what is What.BACK:
+                asks = _diagonals(f"{self.assembly.letter}/{unit.key}/")
+            elif what is What.PACKERS:
+                asks = (f"{self.assembly.letter}/{unit.key}/planed",)
             yield Item(
                 phase,
                 place,
@@ -418,6 +400,7 @@ class _Work:
                 frozenset(after),
                 put_key(unit),
                 rather=frozenset(rather),
+                asks=asks,
             )
 
     # What is looked after on the way
@@ -439,7 +422,7 @@ class _Work:
                 key="dry",
                 asks=_known(measurable, letter, "inside.width"),
             )
-            asks = (f"{letter}/diagonal.rising", f"{letter}/diagonal.falling")
+            asks = _diagonals(f"{letter}/")
             put = frozenset(put_key(unit) for unit in body)
             yield Item(Phase.SQUARE, 0, What.SQUARE, Verb.SQUARE, roles, after=put, key="square", asks=asks)
         openings = tuple(sorted(key for key in measurable if _OPENING.search(key)))
@@ -482,6 +465,11 @@ class _Work:
 
 #: Openings that something is cut to: of drawers, of fronts as a whole, of compartments and shelves in them.
 _OPENING = re.compile(r"\.opening/|fronts/(width|height)$|bay[^/]*/width$")
+
+
+def _diagonals(of: str) -> tuple[str, ...]:
+    """Return the keys of both diagonals of something."""
+    return tuple(of + name for name in DIAGONALS)
 
 
 def _known(measurable: set[str], letter: str, name: str) -> tuple[str, ...]:

@@ -18,9 +18,11 @@ from ..bench.step import Put, Step
 from ..bench.thing import Thing, ThingKind
 from ..bench.verb import Gate, Verb, What
 from ..bench.way import ASLANT, Move
-from ..lengths import inches
+from ..bench.work import DIAGONALS
+from ..lengths import Length, inches
 from ..materials import material
 from ..parts.listing import Part
+from ..parts.words import drill
 from ..shop.weights import lifting
 
 #: Titles: what a ticket says.
@@ -179,6 +181,27 @@ class BenchWords:
         fasteners = self.made.assembly(letter).fasteners
         return dict(Counter(fasteners[t.number].name for t in step.does if t.kind is ThingKind.FASTENER))
 
+    def ask(self, letter: str, key: str) -> tuple[str, Length | None]:
+        """Return what is asked for in words, and the number as it was reckoned; ``None`` where it was not."""
+        rest = key.partition("/")[2]
+        if rest.endswith(DIAGONALS):
+            up = "up" if rest.endswith(DIAGONALS[0]) else "down"
+            of = rest.rpartition("/")[0].replace(".", " ").replace("-", " ")
+            return f"{of}{', ' if of else ''}diagonal, left to right {up}", None
+        role = rest.removesuffix("/planed")
+        if role != rest:
+            part = self._codes.get((letter, role))
+            return (
+                f"{part.code if part is not None else role} as planed",
+                part.width.length if part is not None else None,
+            )
+        number = next((each for each in self.made.assembly(letter).sums if each.key == key), None)
+        if number is None:
+            return rest.replace(".", " "), None
+        of = rest.partition(".opening")[0].replace(".", " ") if ".opening/" in key else ""
+        words = f"{of}, {number.label}" if of else number.label
+        return words, number.reckoned_length or number.length
+
     # What is done
 
     def _do(self, letter: str, step: Step) -> Iterator[str]:
@@ -244,17 +267,20 @@ class BenchWords:
         """Return how many holes of each kind are in which parts."""
         assembly = self.made.assembly(letter)
         rows: dict[Use, dict[Role, int]] = {}
+        bits: dict[Use, dict[str, None]] = {}
         for thing in things:
             if thing.kind is ThingKind.HOLE and thing.role is not None:
-                use = assembly.part(thing.role).told.holes[thing.number].use
-                counts = rows.setdefault(use, {})
+                holes = assembly.part(thing.role).told.holes[thing.number]
+                counts = rows.setdefault(holes.use, {})
                 counts[thing.role] = counts.get(thing.role, 0) + 1
+                bits.setdefault(holes.use, {})[drill(holes.diameter, self.made.units)] = None
         found = []
         for use, counts in rows.items():
             total = sum(counts.values())
-            found.append(
-                f"{total} {_USES[use]} hole{'s' if total > 1 else ''} in {_listed(self.codes(letter, counts))}"
-            )
+            # Biscuits are cut by their own machine.
+            bit = "" if use is Use.BISCUIT else f", bit {', '.join(bits[use])}"
+            holes_in = f"hole{'s' if total > 1 else ''} in {_listed(self.codes(letter, counts))}"
+            found.append(f"{total} {_USES[use]} {holes_in}{bit}")
         return found
 
     def _put(self, letter: str, step: Step) -> Iterator[str]:
@@ -363,7 +389,7 @@ class BenchWords:
         assert line.step is not None
         step = line.step
         if step.what is What.PINS:
-            return self._holes(letter, step.does)[0]
+            return self._holes(letter, step.does)[0].partition(", bit")[0]
         if step.what is What.BORE and gated.gate is not Gate.GLUE:
             shut = closed(self.bench, letter, gated)
             return "; ".join(self._holes(letter, [thing for thing in step.does if thing in shut]))

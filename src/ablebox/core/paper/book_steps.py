@@ -89,23 +89,17 @@ def _blocks(book: Pages, letter: str, case: CaseSteps, words: BenchWords, wide: 
         texts = (said.title[:1].upper() + said.title[1:], *said.do)
         if said.wait:
             texts = (*texts, said.wait[:1].upper() + said.wait[1:] + ".")
-        came_out = _came_out(book, letter, step)
+        came_out = _came_out(book, words, letter, step)
         high = sum(len(_broken(book, text, room, i == 0)) for i, text in enumerate(texts)) + 1.5 * len(came_out)
         found.append(_Block(max(high * _LINE, _HIGH if picture else 0) + 12, job, texts, (), came_out, picture))
     return found
 
 
-def _came_out(book: Pages, letter: str, step: Step) -> tuple[str, ...]:
-    sums = {number.key: number for number in book.made.assembly(letter).sums}
+def _came_out(book: Pages, words: BenchWords, letter: str, step: Step) -> tuple[str, ...]:
     found = []
     for key in step.asks:
-        number = sums.get(key)
-        if number is None:
-            found.append("diagonal, left to right up" if key.endswith("rising") else "diagonal, left to right down")
-        else:
-            name = key.partition("/")[2].partition(".opening")[0].replace(".", " ")
-            label = f"{name}, {number.label}" if ".opening/" in key else number.label
-            found.append(f"{label}, {book.write(number.reckoned_length or number.length)}")
+        text, number = words.ask(letter, key)
+        found.append(text if number is None else f"{text}, {book.write(number)}")
     return tuple(found)
 
 

@@ -17,6 +17,7 @@ from ...core.bench.doubt import Clearance
 from ...core.bench.gates import lines
 from ...core.bench.step import Step
 from ...core.bench.verb import Gate, What
+from ...core.bench.work import DIAGONALS
 from ...core.drawing.bench_words import BenchWords, gate_title, title_of
 from ...core.drawing.shapes import Drawing
 from ...core.drawing.step_view import step_view
@@ -48,7 +49,6 @@ _LIES = {
     Face.BACK: "lies on its back", Face.FRONT: "lies on its front edges", Face.LEFT: "lies on its left side",
     Face.RIGHT: "lies on its right side", Face.TOP: "lies on its top",
 }  # fmt: skip
-_DIAGONALS = ("diagonal.rising", "diagonal.falling")
 
 
 class BenchStage(Stage):
@@ -309,9 +309,12 @@ class BenchStage(Stage):
         add_step(column, title, f"Case {', '.join(job.letters)} · step {self._number(job)}", said)
         for case, step in job.rows:
             add_asks(column, self.desk, self._asks(case, step), self._came_out)
-            if any(ask.endswith(_DIAGONALS) for ask in step.asks) or step.what is What.BACK:
-                measured = made.project.measured
-                add_diagonals(column, made.units, *(measured.get(f"{case}/{name}") for name in _DIAGONALS))
+            measured = made.project.measured
+            asked = dict.fromkeys(ask.removesuffix(DIAGONALS[0]) for ask in step.asks if ask.endswith(DIAGONALS[0]))
+            if step.what is What.BACK:
+                asked[f"{case}/"] = None
+            for of in asked:
+                add_diagonals(column, made.units, *(measured.get(of + name) for name in DIAGONALS))
         if job.step.what is What.TEST:
             self._sheets(column, job)
         if job.step.what in (What.DRY_FIT, What.OPENINGS, What.BOXES):
@@ -350,18 +353,8 @@ class BenchStage(Stage):
         return self._clear[1]
 
     def _asks(self, letter: str, step: Step) -> list[tuple[str, str, Length | None]]:
-        sums = {number.key: number for number in self.desk.document.made.assembly(letter).sums}
-        found: list[tuple[str, str, Length | None]] = []
-        for key in step.asks:
-            number = sums.get(key)
-            if number is not None:
-                name = key.partition("/")[2].partition(".opening")[0].replace(".", " ")
-                words = f"{name}, {number.label}" if ".opening/" in key else number.label
-                found.append((key, words, number.reckoned_length or number.length))
-            else:
-                words = "diagonal, left to right up" if key.endswith(_DIAGONALS[0]) else "diagonal, left to right down"
-                found.append((key, words, None))
-        return found
+        words = BenchWords(self.bench)
+        return [(key, *words.ask(letter, key)) for key in step.asks]
 
     def _came_out(self, key: str, text: str) -> str:
         project = self.desk.document.project
