@@ -3,27 +3,11 @@
 
 from __future__ import annotations
 
-from enum import Enum
+from .answer import Answer
 
 
-class Batch(Enum):
-    """Whether cases are worked one by one. The value is what stands in files."""
+class Batch(Answer):
+    """Whether cases are worked one by one."""
 
-    CASE = "case"
-    BATCH = "batch"
-
-    @property
-    def words(self) -> str:
-        """What it is called on a choice."""
-        return _WORDS[self][0]
-
-    @property
-    def asks(self) -> str:
-        """What it asks for, or spares."""
-        return _WORDS[self][1]
-
-
-_WORDS = {
-    Batch.CASE: ("case by case", "a case is done before the next begins; every setting is made again for each"),
-    Batch.BATCH: ("in batches across cases", "each setting once for all cases; more parts lie about"),
-}
+    CASE = "case", "case by case", "a case is done before the next begins; every setting is made again for each"
+    BATCH = "batch", "in batches across cases", "each setting once for all cases; more parts lie about"

@@ -3,27 +3,11 @@
 
 from __future__ import annotations
 
-from enum import Enum
+from .answer import Answer
 
 
-class Finish(Enum):
-    """When the finish goes on. The value is what stands in files."""
+class Finish(Answer):
+    """When the finish goes on."""
 
-    AFTER = "after"
-    BEFORE = "before"
-
-    @property
-    def words(self) -> str:
-        """What it is called on a choice."""
-        return _WORDS[self][0]
-
-    @property
-    def asks(self) -> str:
-        """What it asks for, or spares."""
-        return _WORDS[self][1]
-
-
-_WORDS = {
-    Finish.AFTER: ("after assembly", "what no brush reaches later is still finished before"),
-    Finish.BEFORE: ("before assembly", "flat and fast; faces that are glued are taped, and coats wait before glue"),
-}
+    AFTER = "after", "after assembly", "what no brush reaches later is still finished before"
+    BEFORE = "before", "before assembly", "flat and fast; faces that are glued are taped, and coats wait before glue"

@@ -4,8 +4,8 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from enum import Enum
 
+from .answer import Answer
 from .back import Back
 from .batch import Batch
 from .finish import Finish
@@ -42,6 +42,6 @@ class Order:
 
 
 #: Every question with its answers, by the name of its field.
-QUESTIONS: dict[str, type[Enum]] = {
+QUESTIONS: dict[str, type[Answer]] = {
     "pins": Pins, "back": Back, "frame": Frame, "finish": Finish, "slides": Slides, "fronts": Fronts, "top": Top, "batch": Batch,
 }  # fmt: skip

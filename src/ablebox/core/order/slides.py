@@ -3,30 +3,15 @@
 
 from __future__ import annotations
 
-from enum import Enum
+from .answer import Answer
 
 
-class Slides(Enum):
-    """When slides are hung. The value is what stands in files."""
+class Slides(Answer):
+    """When slides are hung."""
 
-    IN_PLACE = "in-place"
-    BENCH = "bench"
-
-    @property
-    def words(self) -> str:
-        """What it is called on a choice."""
-        return _WORDS[self][0]
-
-    @property
-    def asks(self) -> str:
-        """What it asks for, or spares."""
-        return _WORDS[self][1]
-
-
-_WORDS = {
-    Slides.IN_PLACE: (
+    IN_PLACE = (
+        "in-place",
         "in the case, by spacer blocks",
         "from the floor of the case upward, with one set of blocks for all cases",
-    ),
-    Slides.BENCH: ("on the loose sides", "flat on the bench, from a line; the sides weigh more in the glue-up"),
-}
+    )
+    BENCH = "bench", "on the loose sides", "flat on the bench, from a line; the sides weigh more in the glue-up"

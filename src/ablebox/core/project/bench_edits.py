@@ -5,9 +5,9 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 from dataclasses import replace
-from enum import Enum
 from typing import Any
 
+from ..order.answer import Answer
 from ..order.book import PartState
 from .tree import Project
 
@@ -26,7 +26,7 @@ def ticked(project: Project, places: Iterable[str], done: bool) -> Project:
     return replace(project, bench=book)
 
 
-def ordered(project: Project, letter: str, question: str, answer: Enum) -> Project:
+def ordered(project: Project, letter: str, question: str, answer: Answer) -> Project:
     """Return the project with a question of order answered, for a case or, with an empty letter, for the job."""
     book = project.bench
     change: dict[str, Any] = {question: answer}

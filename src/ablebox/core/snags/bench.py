@@ -85,7 +85,7 @@ def _another(made: Made, letter: str, assembly: Assembly, order: Order) -> Fix |
             project = ordered(made.project, letter, question, answer)
             other = project.bench.order_of(letter)
             if other != order and not steps_of(assembly, other, made.project.bench.reach).stuck:
-                return Fix(f"{letter}: {answer.words}", project)  # type: ignore[attr-defined]
+                return Fix(f"{letter}: {answer.words}", project)
     return None
 
 

@@ -3,7 +3,6 @@
 
 from __future__ import annotations
 
-from enum import Enum
 from functools import partial
 
 from PyQt6.QtCore import Qt, QTimer
@@ -23,6 +22,7 @@ from ...core.drawing.shapes import Drawing
 from ...core.drawing.step_view import step_view
 from ...core.errors import LengthNotUnderstood
 from ...core.lengths import Length
+from ...core.order.answer import Answer
 from ...core.order.order import QUESTIONS
 from ...core.project import bench_edits
 from ...core.project.choices import set_measured
@@ -377,11 +377,11 @@ class BenchStage(Stage):
         for question, answers in QUESTIONS.items():
             if own and question == "batch":
                 continue
-            rows = [(answer, answer.words) for answer in answers]  # type: ignore[attr-defined]
-            now: Enum = getattr(order, question)
+            rows = [(answer, answer.words) for answer in answers]
+            now: Answer = getattr(order, question)
             box = choice_box(f"order-{question}", _QUESTIONS[question], rows, now, partial(self._answer, question, own))
             add_choice(column, _QUESTIONS[question], box)
-            column.addWidget(Words(now.asks, 12, colour="quiet", wrap=True))  # type: ignore[attr-defined]
+            column.addWidget(Words(now.asks, 12, colour="quiet", wrap=True))
         settings, days = self._price()
         column.addSpacing(6)
         column.addWidget(
@@ -395,9 +395,9 @@ class BenchStage(Stage):
             )
         column.addWidget(LinkWords("back to the step", self._turn_order, 14))
 
-    def _answer(self, question: str, own: bool, answer: Enum) -> None:
+    def _answer(self, question: str, own: bool, answer: Answer) -> None:
         letter = self.desk.selection.case if own else ""
-        words = f"{_QUESTIONS[question]}: {answer.words}"  # type: ignore[attr-defined]
+        words = f"{_QUESTIONS[question]}: {answer.words}"
         self.desk.change(words, bench_edits.ordered(self.desk.document.project, letter, question, answer))
 
     def _as_job(self) -> None:
