@@ -9,11 +9,15 @@ from PyQt6.QtCore import QPoint, Qt
 from PyQt6.QtTest import QTest
 from PyQt6.QtWidgets import QCheckBox, QComboBox, QPushButton, QWidget
 
+from ablebox.core.bench.bench import bench_of
 from ablebox.core.bench.verb import Gate, What
 from ablebox.core.lengths import inches, millimetres
 from ablebox.core.order.book import PartState
+from ablebox.core.order.frame import Frame
 from ablebox.core.order.order import QUESTIONS
+from ablebox.core.project import bench_edits
 from ablebox.core.project.files import load
+from ablebox.core.shop.made import Made
 from ablebox.window.stages.bench import BenchStage
 from ablebox.window.stages.bench_reading import ReadingMode
 from ablebox.window.widgets.length_field import LengthField
@@ -117,6 +121,13 @@ class Bench(UiCase):
         box = self.window.tape.findChild(QComboBox, "order-pins")
         assert box is not None
         self.assertIn("set-ups", self.said())
+        # Beside each other answer stands what the order would ask for with it.
+        lines = [each for each in self.window.tape.findChildren(Words) if each.objectName().startswith("price-")]
+        self.wait_for(lambda: all(line.text for line in lines))
+        line = next(each for each in lines if each.objectName() == "price-frame-first")
+        then = bench_of(Made(bench_edits.ordered(self.project, "", "frame", Frame.FIRST))).price
+        self.assertTrue(line.text.endswith(then.beside(self.stage.bench.price)), line.text)
+        self.assertIn("less", line.text)
         box.setCurrentIndex(1)
         box.activated.emit(1)
         self.settle()
@@ -159,6 +170,20 @@ class Bench(UiCase):
             self.settle()
         self.assertLess(titles.index(What.BACK), titles.index(What.FRAME))
         self.assertLess(titles.index(What.BOXES), titles.index(What.FRONTS))
+
+    def test_copies_of_a_case_come_as_far_as_they_have(self) -> None:
+        letter = self.project.cases[-1].letter
+        self.window.desk.selection.select(case=letter)
+        self.window.desk.set_case("made twice", copies=2)
+        self.to(letter, What.MARK)
+        self.press(self.window.tape.findChild(QCheckBox, f"copy:{letter}#2/mark"))
+        self.assertIn(f"{letter}#2/mark", self.project.bench.ticked)
+        self.assertNotIn(f"{letter}/mark", self.project.bench.ticked)
+        bench, job = self.stage.bench, self.stage.job
+        assert job is not None
+        self.assertFalse(bench.is_done(job))
+        self.press(self.window.tape.findChild(QCheckBox, f"copy:{letter}/mark"))
+        self.assertTrue(self.stage.bench.is_done(job))
 
     def test_states_of_parts_follow_and_can_be_told(self) -> None:
         self.to("A", What.MARK)

@@ -14,6 +14,7 @@ from ..order.order import Order
 from ..reach import Reach
 from ..shop.made import Made
 from .case_steps import case_steps
+from .price import Price, price
 from .step import CaseSteps, Step
 from .verb import What
 
@@ -22,12 +23,6 @@ _TOGETHER = frozenset({
     What.MARK, What.TEST, What.MACHINE, What.BAND, What.PINS, What.BORE, What.PREFINISH, What.FINISH, What.FRAME_MADE,
     What.OPENINGS, What.BOXES, What.BOX_SLIDES, What.LEAVES, What.HINGES, What.COUNTER_MADE, What.OFF,
 })  # fmt: skip
-
-
-#: Steps that ask for a machine or a jig to be set up.
-_SET_UP = frozenset(
-    {What.TEST, What.MACHINE, What.PINS, What.BORE, What.SLIDES, What.BOX_SLIDES, What.PLATES, What.HINGES, What.PULLS}
-)
 
 
 @dataclass(frozen=True, slots=True)
@@ -63,20 +58,18 @@ def place_of(letter: str, copy: int, key: str) -> str:
     return f"{letter}#{copy}/{key}" if copy > 1 else f"{letter}/{key}"
 
 
-#: Steps of cases, by the case as built: most stay what they are from one change to the next.
-_KNOWN: OrderedDict[int, tuple[Assembly, Order, Reach, CaseSteps]] = OrderedDict()
-_MOST_KNOWN = 300
+#: Steps of cases, by the case as built and how it is worked: most stay what they are from one change to the next.
+_KNOWN: OrderedDict[tuple[int, Order, Reach], tuple[Assembly, CaseSteps]] = OrderedDict()
+_MOST_KNOWN = 600
+
+
+def _key(assembly: Assembly, order: Order, reach: Reach) -> tuple[int, Order, Reach]:
+    return id(assembly), replace(order, batch=Batch.CASE), reach
 
 
 def is_known(assembly: Assembly, order: Order, reach: Reach) -> bool:
     """Whether the steps of a case have been worked out already."""
-    known = _KNOWN.get(id(assembly))
-    return (
-        known is not None
-        and known[0] is assembly
-        and known[1] == replace(order, batch=Batch.CASE)
-        and known[2] == reach
-    )
+    return _key(assembly, order, reach) in _KNOWN
 
 
 def known_steps(made: Made, letter: str) -> CaseSteps | None:
@@ -90,13 +83,13 @@ def known_steps(made: Made, letter: str) -> CaseSteps | None:
 
 def steps_of(assembly: Assembly, order: Order, reach: Reach) -> CaseSteps:
     """Return the steps of a case, those known if it did not change."""
-    order = replace(order, batch=Batch.CASE)
-    known = _KNOWN.get(id(assembly))
-    if known is not None and known[0] is assembly and known[1] == order and known[2] == reach:
-        _KNOWN.move_to_end(id(assembly))
-        return known[3]
-    found = case_steps(assembly, order, reach)
-    _KNOWN[id(assembly)] = assembly, order, reach, found
+    key = _key(assembly, order, reach)
+    if key in _KNOWN:
+        _KNOWN.move_to_end(key)
+        return _KNOWN[key][1]
+    found = case_steps(assembly, replace(order, batch=Batch.CASE), reach)
+    # The case is kept with its steps, so that no other can come to stand at its place in memory.
+    _KNOWN[key] = assembly, found
     while len(_KNOWN) > _MOST_KNOWN:
         _KNOWN.popitem(last=False)
     return found
@@ -132,8 +125,7 @@ class Bench:
     @cached_property
     def steps(self) -> tuple[JobStep, ...]:
         """All steps in order."""
-        cases = self.cases
-        rows = _batched(cases) if self.book.order.batch is Batch.BATCH else _one_by_one(cases)
+        rows = in_one_order(self.cases, self.book.order.batch)
         return tuple(JobStep(n, tuple(row)) for n, row in enumerate(rows, start=1))
 
     @cached_property
@@ -142,18 +134,17 @@ class Bench:
         return next((step for step in self.steps if not self.is_done(step)), None)
 
     @cached_property
-    def price(self) -> tuple[int, int]:
-        """How many set-ups the order asks for, and on how many days glue or a coat waits, one glue-up a day for each case."""
-        setups = sum(step.step.what in _SET_UP for step in self.steps)
-        waits = {
-            letter: sum(step.wait > 0 for each in self.steps for own, step in each.rows if own == letter)
-            for letter in self._cases
-        }
-        return setups, max(waits.values(), default=0)
+    def price(self) -> Price:
+        """What the order asks for: one glue-up a day for each case."""
+        return price([step.rows for step in self.steps])
 
     def is_done(self, step: JobStep) -> bool:
         """Whether a step is ticked for all its cases and their copies."""
         return all(place in self._ticked for letter, each in step.rows for place in self.copies(letter, each))
+
+    def is_ticked(self, place: str) -> bool:
+        """Whether what is ticked by a place is done."""
+        return place in self._ticked
 
     def done(self, letter: str, key: str, copy: int = 1) -> bool:
         """Whether a case's own step is ticked."""
@@ -178,6 +169,11 @@ def bench_of(made: Made) -> Bench:
     if not _LATEST or _LATEST[0].made is not made:
         _LATEST[:] = [Bench(made)]
     return _LATEST[0]
+
+
+def in_one_order(cases: Sequence[CaseSteps], batch: Batch) -> Iterator[list[tuple[str, Step]]]:
+    """Return the steps of cases in one order: of each the letters of its cases and their own steps."""
+    return _batched(cases) if batch is Batch.BATCH else _one_by_one(cases)
 
 
 def _one_by_one(cases: Sequence[CaseSteps]) -> Iterator[list[tuple[str, Step]]]:

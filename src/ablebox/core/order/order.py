@@ -3,7 +3,8 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
+from typing import Any
 
 from .answer import Answer
 from .back import Back
@@ -45,3 +46,15 @@ class Order:
 QUESTIONS: dict[str, type[Answer]] = {
     "pins": Pins, "back": Back, "frame": Frame, "finish": Finish, "slides": Slides, "fronts": Fronts, "top": Top, "batch": Batch,
 }  # fmt: skip
+
+
+def answered(order: Order, question: str, answer: Answer) -> Order:
+    """Return an order with a question answered otherwise.
+
+    Args:
+        order: the order.
+        question: the question, by the name of its field.
+        answer: one of its answers.
+    """
+    change: dict[str, Any] = {question: answer}
+    return replace(order, **change)

@@ -5,10 +5,10 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 from dataclasses import replace
-from typing import Any
 
 from ..order.answer import Answer
 from ..order.book import PartState
+from ..order.order import answered
 from .tree import Project
 
 
@@ -29,10 +29,9 @@ def ticked(project: Project, places: Iterable[str], done: bool) -> Project:
 def ordered(project: Project, letter: str, question: str, answer: Answer) -> Project:
     """Return the project with a question of order answered, for a case or, with an empty letter, for the job."""
     book = project.bench
-    change: dict[str, Any] = {question: answer}
     if not letter:
-        return replace(project, bench=replace(book, order=replace(book.order, **change)))
-    orders = {**book.orders, letter: replace(book.order_of(letter), **change)}
+        return replace(project, bench=replace(book, order=answered(book.order, question, answer)))
+    orders = {**book.orders, letter: answered(book.order_of(letter), question, answer)}
     return replace(project, bench=replace(book, orders=orders))
 
 

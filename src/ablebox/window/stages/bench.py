@@ -22,27 +22,21 @@ from ...core.drawing.shapes import Drawing
 from ...core.drawing.step_view import step_view
 from ...core.errors import LengthNotUnderstood
 from ...core.lengths import Length
-from ...core.order.answer import Answer
-from ...core.order.order import QUESTIONS
 from ...core.project import bench_edits
 from ...core.project.choices import set_measured
 from ...core.typed import read_length
 from ...core.units import System
 from ..desk import Desk
-from ..widgets.choice_box import add_choice, choice_box
 from ..widgets.drawing_view import DrawingView
 from ..widgets.length_field import FIELD_WIDTH, LengthField
-from ..widgets.words import LinkWords, Words
+from ..widgets.words import Words
 from .bench_gate import GateCard
+from .bench_order import OrderCard
 from .bench_reading import Reading, ReadingMode
-from .bench_tape import add_asks, add_cautions, add_diagonals, add_doubts, add_step
+from .bench_tape import add_asks, add_cautions, add_copies, add_diagonals, add_doubts, add_step
 from .bench_wire import Ticket, Wire
 from .stage import Stage
 
-_QUESTIONS = {
-    "pins": "pin holes", "back": "the back goes on", "frame": "the face frame", "finish": "the finish", "slides": "slides",
-    "fronts": "fronts", "top": "the counter", "batch": "cases",
-}  # fmt: skip
 #: Milliseconds between two cases whose steps are worked out ahead.
 _AHEAD_MS = 150
 _LIES = {
@@ -61,6 +55,7 @@ class BenchStage(Stage):
         super().__init__(desk)
         self._key = ""
         self._ordering = self._news = False
+        self.order = OrderCard(desk, self._turn_order)
         self._clear: tuple[object, list[Clearance]] | None = None
         self.drawing = DrawingView(desk, "bench-drawing")
         self.body.addWidget(self.drawing, 1)
@@ -115,6 +110,7 @@ class BenchStage(Stage):
     def close_down(self) -> None:
         """Stop working ahead."""
         self._ahead.stop()
+        self.order.close_down()
 
     # Which step
 
@@ -182,6 +178,10 @@ class BenchStage(Stage):
         project = self.desk.document.project
         words = f"{title_of(job.step)}, {', '.join(job.letters)}: {'done' if done else 'not done'}"
         self.desk.change(words, bench_edits.ticked(project, places, done))
+
+    def _tick_copy(self, title: str, place: str, done: bool) -> None:
+        words = f"{title}, {place.partition('/')[0].replace('#', ' copy ')}: {'done' if done else 'not done'}"
+        self.desk.change(words, bench_edits.ticked(self.desk.document.project, [place], done))
 
     def _tick_line(self, place: str, done: bool) -> None:
         project = self.desk.document.project
@@ -301,13 +301,15 @@ class BenchStage(Stage):
             super().tape(column)
             return
         if self._ordering:
-            self._order(column)
+            self.order.add_to(column, self.desk.selection.case)
             return
         made, letter = self.desk.document.made, job.letters[0]
         said = BenchWords(self.bench).of(job)
         title = said.title[:1].upper() + said.title[1:]
         add_step(column, title, f"Case {', '.join(job.letters)} · step {self._number(job)}", said)
         for case, step in job.rows:
+            copies = [(place, self.bench.is_ticked(place)) for place in self.bench.copies(case, step)]
+            add_copies(column, case, copies, partial(self._tick_copy, title))
             add_asks(column, self.desk, self._asks(case, step), self._came_out)
             measured = made.project.measured
             asked = dict.fromkeys(ask.removesuffix(DIAGONALS[0]) for ask in step.asks if ask.endswith(DIAGONALS[0]))
@@ -366,44 +368,3 @@ class BenchStage(Stage):
         except (LengthNotUnderstood, ValueError) as fault:
             return str(fault)
         return self.desk.change(f"As it came out: {key.partition('/')[2].replace('.', ' ')}", after)
-
-    def _order(self, column: QVBoxLayout) -> None:
-        project, letter = self.desk.document.project, self.desk.selection.case
-        own = letter in project.bench.orders
-        column.addWidget(Words("Order of work", 20, True))
-        words = f"Case {letter} has an order of its own." if own else "For the whole job."
-        column.addWidget(Words(words, 14, colour="quiet", wrap=True))
-        order = project.bench.order_of(letter) if own else project.bench.order
-        for question, answers in QUESTIONS.items():
-            if own and question == "batch":
-                continue
-            rows = [(answer, answer.words) for answer in answers]
-            now: Answer = getattr(order, question)
-            box = choice_box(f"order-{question}", _QUESTIONS[question], rows, now, partial(self._answer, question, own))
-            add_choice(column, _QUESTIONS[question], box)
-            column.addWidget(Words(now.asks, 12, colour="quiet", wrap=True))
-        settings, days = self._price()
-        column.addSpacing(6)
-        column.addWidget(
-            Words(f"As chosen: {settings} set-ups, glue or coats wait on {days} days or more.", 14, True, wrap=True)
-        )
-        if own:
-            column.addWidget(LinkWords(f"work case {letter} as the job", self._as_job, 14))
-        else:
-            column.addWidget(
-                LinkWords(f"choose for case {letter} alone", partial(self._answer, "pins", True, order.pins), 14)
-            )
-        column.addWidget(LinkWords("back to the step", self._turn_order, 14))
-
-    def _answer(self, question: str, own: bool, answer: Answer) -> None:
-        letter = self.desk.selection.case if own else ""
-        words = f"{_QUESTIONS[question]}: {answer.words}"
-        self.desk.change(words, bench_edits.ordered(self.desk.document.project, letter, question, answer))
-
-    def _as_job(self) -> None:
-        letter = self.desk.selection.case
-        self.desk.change(f"Case {letter}: as the job", bench_edits.as_the_job(self.desk.document.project, letter))
-
-    def _price(self) -> tuple[int, int]:
-        """Return how many set-ups and days of waiting the order asks for."""
-        return self.bench.price

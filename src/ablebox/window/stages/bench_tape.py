@@ -5,7 +5,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Sequence
 
-from PyQt6.QtWidgets import QHBoxLayout, QVBoxLayout
+from PyQt6.QtWidgets import QCheckBox, QHBoxLayout, QVBoxLayout
 
 from ...core.bench.doubt import Clearance
 from ...core.drawing.bench_words import StepWords
@@ -43,6 +43,32 @@ def add_step(column: QVBoxLayout, title: str, under: str, said: StepWords) -> No
         column.addWidget(Words(f"Check: {said.check}.", 15, True, wrap=True))
     if said.wait:
         column.addWidget(Words(said.wait[:1].upper() + said.wait[1:] + ".", 15, True, "dimension", wrap=True))
+
+
+def add_copies(
+    column: QVBoxLayout, letter: str, rows: Sequence[tuple[str, bool]], ticked: Callable[[str, bool], None]
+) -> None:
+    """Add a tick box for each copy of a case that is made more than once: each has come as far as it has.
+
+    Args:
+        column: where to.
+        letter: the case.
+        rows: of each copy what its step is ticked by, and whether it is done.
+        ticked: is told a place and whether it is done.
+    """
+    if len(rows) < 2:
+        return
+    row = QHBoxLayout()
+    row.addWidget(Words(f"Done on {letter}", 14, True, "quiet"))
+    for copy, (place, done) in enumerate(rows, start=1):
+        box = QCheckBox(str(copy))
+        box.setObjectName(f"copy:{place}")
+        box.setAccessibleName(f"done on copy {copy} of case {letter}")
+        box.setChecked(done)
+        box.clicked.connect(lambda on, place=place: ticked(place, on))
+        row.addWidget(box)
+    row.addStretch(1)
+    column.addLayout(row)
 
 
 def add_asks(
