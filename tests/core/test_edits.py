@@ -10,6 +10,7 @@ from hypothesis import HealthCheck, assume, settings
 from hypothesis import strategies as st
 from hypothesis.stateful import RuleBasedStateMachine, initialize, invariant, precondition, rule
 
+from ablebox.core.bench.bench import place_of
 from ablebox.core.cabinet.kinds import KINDS
 from ablebox.core.case.end.choice import ENDS
 from ablebox.core.case.end.end_panel import EndPanel
@@ -17,7 +18,7 @@ from ablebox.core.case.end.good_face import GoodFace
 from ablebox.core.errors import AbleBoxError
 from ablebox.core.lengths import ZERO, Length, inches
 from ablebox.core.parts.register import given_out
-from ablebox.core.project import along_run, room_edits, run_edits, run_widths
+from ablebox.core.project import along_run, bench_edits, room_edits, run_edits, run_widths
 from ablebox.core.project.changes import History, add_case, delete_case, duplicate_case, turn_case
 from ablebox.core.project.choices import choice
 from ablebox.core.project.json_format import from_text, to_text
@@ -231,6 +232,10 @@ class Person(RuleBasedStateMachine):
         if place not in {piece.place for piece in self.project.done}:
             self.do(replace(self.project, done=(*self.project.done, done)))
 
+    @rule(at=st.integers(0, 9), key=st.sampled_from(("mark", "machine", "back")), done=st.booleans())
+    def tick_a_step(self, at: int, key: str, done: bool) -> None:
+        self.do(bench_edits.ticked(self.project, [place_of(self.letter(at), 1, key)], done))
+
     @rule()
     def print_labels(self) -> None:
         self.history.note(replace(self.project, given=given_out(self.made.parts, self.project.given)))
@@ -272,6 +277,9 @@ class Person(RuleBasedStateMachine):
         assert [part.code for part in fresh.parts] == [part.code for part in self.made.parts]
         sizes = [[(part.length.length, part.width.length) for part in each.parts] for each in (fresh, self.made)]
         assert sizes[0] == sizes[1]
+        assert fresh.joined == self.made.joined
+        numbers = [{key: number.length for key, number in each.numbers.items()} for each in (fresh, self.made)]
+        assert numbers[0] == numbers[1]
 
     def teardown(self) -> None:
         """Undo goes all the way back."""

@@ -136,6 +136,7 @@ class _Steps:
                 unit = self.work.units.get(item.key)
                 if unit is not None:
                     own: set[int] = set()
+                    driven: list[tuple[int, Item]] = []
                     for inner in self._own(unit):
                         self.stuck = self.stuck or inner.stuck
                         roles = tuple(role for each in inner.items for role in each.roles)
@@ -144,6 +145,8 @@ class _Steps:
                         does += self._driven(inner.drives, atoms, own)
                         own |= set(atoms)
                         glued += roles
+                        driven += [(number, inner.items[0]) for number in inner.drives]
+                    self.stuck = self.stuck or self._closed_in(driven, own)
             roles = tuple(role for item in row.items if item.atoms for role in item.roles if item.verb is not Verb.HANG)
             if roles:
                 puts.append(Put(roles, row.way))
@@ -178,6 +181,15 @@ class _Steps:
         there = np.zeros(self.geometry.space.count, np.bool_)
         there[[self.geometry.number[role] for role in unit.roles]] = True
         return Apart(self.geometry, items, self.work.joints, there).order()
+
+    def _closed_in(self, driven: Sequence[tuple[int, Item]], own: set[int]) -> Stuck | None:
+        """Return why a fastener of a unit has no place in a step: what follows in it stands before its tool."""
+        there = np.zeros(self.geometry.space.count, np.bool_)
+        there[list(own)] = True
+        for number, item in driven:
+            if not self.geometry.reached([number], there)[0]:
+                return Stuck(item, (number,), tuple(self.geometry.closers(number, there)))
+        return None
 
     def _driven(self, drives: Iterable[int], atoms: Iterable[int], there: set[int]) -> list[Thing]:
         """Return fasteners as they are driven, pilots bored for them, and what is glued in with the parts they hold.

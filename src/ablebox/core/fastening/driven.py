@@ -197,10 +197,15 @@ def pocket_screw(found: Meeting, place: int, face: Face, placing: Placing) -> Fi
     """Return a pocket screw bored from a face of the first part; ``None`` if it does not fit there."""
     axis, drive = found.axis, found.drive
     level, side = face.value
+    if level == axis:
+        # They meet at the face the pocket is bored in, or at the one behind it: it leads past the other part.
+        return None
     first, second = found.first, found.second
     along = 3 - axis - level
     thick = first.thickness.length
     if first.box.high[level] - first.box.low[level] != thick.ticks:
+        return None
+    if first.box.high[axis] - first.box.low[axis] < pocket.shortest(thick).ticks:
         return None
     outer = first.box.high[level] if side > 0 else first.box.low[level]
     leaves = outer - side * thick.ticks // 2

@@ -7,7 +7,7 @@ thicker; pockets are 3/8 in (9.5 mm) wide; screws 1 in long for 1/2 in stock, 1 
 
 from __future__ import annotations
 
-from math import cos, radians, sin
+from math import ceil, cos, radians, sin
 
 from ..assembly.fastener import Point
 from ..assembly.part import Holes, Placed
@@ -15,6 +15,8 @@ from ..lengths import Length, inches, millimetres
 
 COS, SIN = cos(radians(15)), sin(radians(15))
 WIDE = millimetres("9.5")
+#: How thick a long driver bit is (common practice: 1/4 in).
+BIT = inches("1/4")
 #: The least from a pocket's axis to an edge along the end.
 FROM_EDGE = inches("3/8")
 _LEDGES = ((inches("9/16"), inches("5/8")), (inches(1), inches("3/4")))
@@ -37,6 +39,16 @@ def screw(thickness: Length) -> Length:
 def depth(thickness: Length) -> Length:
     """Return how deep a pocket is along its axis, from its mouth to the ledge."""
     return Length(round(thickness.ticks / 2 / SIN)) - ledge(thickness)
+
+
+def shortest(thickness: Length) -> Length:
+    """Return the least length of a part with a pocket at its end.
+
+    The bit leaves the pocket at 15 degrees and has to pass over what stands at the part's other end, in its plane.
+    """
+    sunk = thickness.ticks / 2 - ledge(thickness).ticks * SIN
+    over = (sunk + BIT.ticks / 2 / COS) * COS / SIN
+    return Length(ceil(ledge(thickness).ticks * COS + over))
 
 
 def mouth_of(part: Placed, holes: Holes, at: int) -> tuple[Point, tuple[float, float, float], int]:

@@ -67,6 +67,10 @@ class Made:
 
     def __init__(self, project: Project, before: Made | None = None) -> None:
         self.project = project
+        if before is not None and replace(project, bench=before.project.bench) == before.project:
+            # A step was ticked: what is made stays as it was, and is taken over as far as it was worked out.
+            self.__dict__.update({**before.__dict__, "project": project})
+            return
         self.units = project.units
         body = project.room.tape_body
         self.rooms = tuple(Measured(wall, body, i) for i, wall in enumerate(project.room.walls, start=1))

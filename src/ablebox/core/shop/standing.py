@@ -8,12 +8,13 @@ A corner counts as square here.
 
 from __future__ import annotations
 
+from collections import OrderedDict
 from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
 from itertools import pairwise
 
 from ..assembly.moved import moved_part
-from ..assembly.part import Placed
+from ..assembly.part import Assembly, Placed
 from ..assembly.role import PartKind, Role
 from ..assembly.solid import Box
 from ..assembly.turned import Turn
@@ -45,9 +46,7 @@ def standing(made: Derived, wall: int) -> list[Standing]:
     found = []
     for upper in (False, True):
         line = made.line(wall, upper)
-        found += [
-            Standing(place.letter, place, tuple(at_the_wall(made, place))) for place in line.places if place.letter
-        ]
+        found += [Standing(place.letter, place, at_the_wall(made, place)) for place in line.places if place.letter]
         for number, strip in enumerate(made.project.strips, start=1):
             if (strip.wall, strip.upper) == (wall, upper):
                 thick = made.project.rack.stock(strip.goods).thickness
@@ -56,18 +55,29 @@ def standing(made: Derived, wall: int) -> list[Standing]:
     return found
 
 
-def at_the_wall(made: Derived, place: Place) -> Iterator[Placed]:
+#: Parts of cases in the axes of their walls, by the case as built and where it stands: most stand where they stood.
+_KNOWN: OrderedDict[tuple[int, int, tuple[int, int, int]], tuple[Assembly, tuple[Placed, ...]]] = OrderedDict()
+_MOST_KNOWN = 300
+
+
+def at_the_wall(made: Derived, place: Place) -> tuple[Placed, ...]:
     """Return the parts of a case in the axes of its wall; what slopes is left out where it stands turned."""
     assembly, turned = made.assembly(place.letter), made.project.case(place.letter).turned
     wide, deep = assembly.outside[0].length.ticks, assembly.outside[2].length.ticks
-    turn = Turn(-turned % 4, wide, deep)
     out = wide if turned % 2 else deep
     by = (place.case_x.ticks, -out, place.low.ticks)
-    for part in assembly.parts:
-        if not turned:
-            yield moved_part(part, by)
-        elif part.tilt is None:
-            yield moved_part(turn.part(part), by)
+    key = id(assembly), turned % 4, by
+    if key not in _KNOWN:
+        parts = assembly.parts
+        if turned:
+            turn = Turn(-turned % 4, wide, deep)
+            parts = tuple(turn.part(part) for part in parts if part.tilt is None)
+        # The case is kept with them, so that no other can come to stand at its place in memory.
+        _KNOWN[key] = assembly, tuple(moved_part(part, by) for part in parts)
+        while len(_KNOWN) > _MOST_KNOWN:
+            _KNOWN.popitem(last=False)
+    _KNOWN.move_to_end(key)
+    return _KNOWN[key][1]
 
 
 def round_the_corner(parts: Iterable[Placed], long: Length) -> Iterator[Placed]:

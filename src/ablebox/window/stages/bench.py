@@ -143,9 +143,12 @@ class BenchStage(Stage):
     def go_to(self, step: JobStep) -> None:
         """Show a step."""
         self._key = step.places[0]
-        self.desk.selection.select(case=step.letters[0], number="")
-        self.refresh()
-        self.desk.selection.changed.emit()
+        selection = self.desk.selection
+        if selection.case != step.letters[0] or selection.number:
+            selection.select(case=step.letters[0], number="")
+        else:
+            # The step moved, which everything in view follows.
+            selection.changed.emit()
 
     def show_back(self) -> None:
         """Show the step at hand where the bench is begun, else the first back that goes on: what pictures are taken of."""
@@ -165,10 +168,12 @@ class BenchStage(Stage):
         if not steps:
             return
         at = self.at
-        if by < 0:
-            at = max(0, at - 1)
-        self._tick(steps[at], by > 0)
-        self.go_to(self.steps[min(len(steps) - 1, at + 1) if by > 0 else at])
+        ticked = steps[at if by > 0 else max(0, at - 1)]
+        then = steps[min(len(steps) - 1, at + 1)] if by > 0 else ticked
+        # The change shows the step that follows at once.
+        self._key = then.places[0]
+        self._tick(ticked, by > 0)
+        self.go_to(then)
 
     def _tick(self, job: JobStep, done: bool) -> None:
         bench = self.bench
