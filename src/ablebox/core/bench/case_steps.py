@@ -8,7 +8,9 @@ from dataclasses import replace
 from itertools import groupby
 
 import numpy as np
+from numpy.typing import NDArray
 
+from ..assembly.fastener import Fastener, Point
 from ..assembly.part import Assembly, Face
 from ..assembly.role import PartKind, Role, Side
 from ..assembly.uses import Use
@@ -58,6 +60,8 @@ _OWN_PLACES = {
     PartKind.MID_STILE: 3, PartKind.MID_RAIL: 3,
 }  # fmt: skip
 _LAST_SIDE = 4
+#: How far beside a fastener's axis the middle of its pilot may lie, in ticks (of our own).
+_HAIR = 400
 
 
 def case_steps(assembly: Assembly, order: Order, reach: Reach) -> CaseSteps:
@@ -79,6 +83,7 @@ class _Steps:
         self.there: Mask = np.zeros(geometry.space.count, np.bool_)
         self.reached: Mask = np.ones(len(geometry.things), np.bool_)
         self.closed: set[int] = set()
+        self._known_pilots: dict[Role, tuple[list[Thing], NDArray[np.int64]]] = {}
         #: Why what is put together for itself in the step at hand has no right order.
         self.stuck: Stuck | None = None
 
@@ -201,20 +206,37 @@ class _Steps:
         """
         found = [self.geometry.things[number] for number in drives]
         mine = set(atoms)
-        passed = [self.geometry.assembly.fasteners[thing.number].into for thing in found]
-        for into in dict.fromkeys(passed):
-            if isinstance(into, Role) and into in self.geometry.number:
-                part = self.parts[self.geometry.number[into]]
-                for kind, holes in enumerate(part.told.holes):
-                    if holes.use is Use.PILOT:
-                        tips = [self.geometry.assembly.fasteners[t.number] for t in found]
-                        for i in range(len(holes.centres)):
-                            if any(_near(each.head, each.tip, holes.centres[i]) for each in tips if each.into == into):
-                                found.append(Thing(ThingKind.HOLE, into, kind, i))
+        found += [
+            pilot for thing in tuple(found) for pilot in self._pilots(self.geometry.assembly.fasteners[thing.number])
+        ]
         for number, holds in self.work.apart:
             if holds & mine and not holds <= mine and holds <= mine | there:
                 found.append(Thing(ThingKind.FASTENER, None, number))
         return found
+
+    def _pilots(self, fastener: Fastener) -> list[Thing]:
+        """Return the pilots in the part a fastener enters whose middles lie on it, across it to a hundredth of a millimetre or two."""
+        into = fastener.into
+        if not isinstance(into, Role) or into not in self.geometry.number:
+            return []
+        rows, centres = self._pilots_of(into)
+        if not rows:
+            return []
+        way = np.abs(np.subtract(fastener.tip, fastener.head))
+        axis = int(way.argmax())
+        on = np.abs(centres - np.array(fastener.tip)) <= way + _HAIR
+        on[:, axis] = True
+        return [rows[i] for i in np.flatnonzero(on.all(1))]
+
+    def _pilots_of(self, role: Role) -> tuple[list[Thing], NDArray[np.int64]]:
+        if role not in self._known_pilots:
+            rows, centres = list[Thing](), list[Point]()
+            for kind, holes in enumerate(self.parts[self.geometry.number[role]].told.holes):
+                if holes.use is Use.PILOT:
+                    rows += [Thing(ThingKind.HOLE, role, kind, i) for i in range(len(holes.centres))]
+                    centres += holes.centres
+            self._known_pilots[role] = rows, np.array(centres, np.int64).reshape(-1, 3)
+        return self._known_pilots[role]
 
     def _closes(self, atoms: Sequence[int]) -> tuple[Thing, ...]:
         """Let atoms be there; return what no tool reaches any more that one reached before."""
@@ -280,10 +302,3 @@ def _flat(done: Iterable[Done]) -> Iterator[Done]:
 
 def _about(row: Done) -> What:
     return min(row.items, key=lambda item: item.rank).what
-
-
-def _near(head: tuple[int, int, int], tip: tuple[int, int, int], centre: tuple[int, int, int]) -> bool:
-    """Whether a hole's middle lies on a fastener, across it to a hundredth of a millimetre or two."""
-    way = [b - a for a, b in zip(head, tip, strict=True)]
-    axis = max(range(3), key=lambda a: abs(way[a]))
-    return all(a == axis or abs(centre[a] - tip[a]) <= abs(way[a]) + 400 for a in range(3))
