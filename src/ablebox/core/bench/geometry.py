@@ -121,8 +121,17 @@ class Geometry:
         return [self.number[role]] if role in self.number else []
 
     def _on(self, role: Role) -> list[int]:
-        count = len(self.parts)
-        return [count + i for i, each in enumerate(self.assembly.fittings) if role in each.holds]
+        return self._fitted.get(role, [])
+
+    @cached_property
+    def _fitted(self) -> dict[Role, list[int]]:
+        """The atoms of the hardware at each part."""
+        found: dict[Role, list[int]] = {}
+        for atom, each in enumerate(self.assembly.fittings, start=len(self.parts)):
+            for role in dict.fromkeys(each.holds):
+                if isinstance(role, Role):
+                    found.setdefault(role, []).append(atom)
+        return found
 
     @cached_property
     def _in_the_way(self) -> tuple[Mask, Mask]:

@@ -98,17 +98,19 @@ class Space:
         unit = way / np.maximum(long, 1.0)[:, None]
         begin = start + unit * (half + _GRAZE)[:, None]
         run = end - begin
-        near, far = np.zeros((len(start), len(self.low))), np.ones((len(start), len(self.low)))
+        wide = (half - _GRAZE)[:, None]
+        # Nearly every tool stands straight out, and takes up a box.
+        low, high = np.minimum(begin, end) - wide, np.maximum(begin, end) + wide
+        hit = np.ones((len(start), len(self.low)), np.bool_)
         for axis in range(3):
-            low = self.low[None, :, axis] - half[:, None] + _GRAZE - begin[:, None, axis]
-            high = self.high[None, :, axis] + half[:, None] - _GRAZE - begin[:, None, axis]
-            step = run[:, None, axis]
-            still = np.abs(step) < 1e-9
-            safe = np.where(still, 1.0, step)
-            one, two = low / safe, high / safe
-            inside = (low < 0) & (high > 0)
-            near = np.maximum(near, np.where(still, np.where(inside, 0.0, 2.0), np.minimum(one, two)))
-            far = np.minimum(far, np.where(still, np.where(inside, 1.0, -1.0), np.maximum(one, two)))
-        hit = near < far
+            hit &= self.low[None, :, axis] < high[:, None, axis]
+            hit &= self.high[None, :, axis] > low[:, None, axis]
+        for i in np.flatnonzero((np.abs(run) > 1.0).sum(1) > 1):
+            # Of one that stands aslant the box is only around it.
+            near, far = np.flatnonzero(hit[i]), np.where(np.abs(run[i]) < 1e-9, 1e-9, run[i])
+            ahead = np.stack(
+                [(self.low[near] - wide[i] - begin[i]) / far, (self.high[near] + wide[i] - begin[i]) / far]
+            )
+            hit[i, near] = np.maximum(ahead.min(0).max(1), 0.0) < np.minimum(ahead.max(0).min(1), 1.0)
         found: Mask = np.logical_or.reduceat(hit, self._starts, 1)
         return found

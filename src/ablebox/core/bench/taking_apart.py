@@ -10,6 +10,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
+from functools import cached_property
 
 import numpy as np
 
@@ -198,11 +199,21 @@ class Apart:
     def _drives(self, atoms: Sequence[int]) -> list[int]:
         """Return the fasteners between some atoms and others that are there."""
         mine = set(atoms)
+        rows = sorted({row for atom in mine for row in self._joints_of.get(atom, ())})
         return [
             number
-            for number, holds in self.joints
-            if holds & mine and not holds <= mine and all(self.there[atom] for atom in holds)
+            for number, holds in (self.joints[row] for row in rows)
+            if not holds <= mine and all(self.there[atom] for atom in holds)
         ]
+
+    @cached_property
+    def _joints_of(self) -> dict[int, list[int]]:
+        """The places of the joints of each atom."""
+        found: dict[int, list[int]] = {}
+        for row, (_, holds) in enumerate(self.joints):
+            for atom in holds:
+                found.setdefault(atom, []).append(row)
+        return found
 
     def _slant(self) -> tuple[float, float] | None:
         """Return the way out across a corner."""
