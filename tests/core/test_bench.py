@@ -187,7 +187,7 @@ class Order(unittest.TestCase):
         for case in one.cases:
             keys = [step.key for job in batch.steps for letter, step in job.rows if letter == case.letter]
             self.assertEqual(keys, [step.key for step in case.steps])
-        self.assertLess(batch.price[0], one.price[0])
+        self.assertLess(batch.price.settings, one.price.settings)
         self.assertLess(len(batch.steps), len(one.steps))
         self.assertEqual(replay(*told(made)), [])
 
