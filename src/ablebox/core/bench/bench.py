@@ -3,11 +3,11 @@
 
 from __future__ import annotations
 
-from collections import OrderedDict
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
 from functools import cached_property
 
+from ..assembly.by_case import ByCase
 from ..assembly.part import Assembly
 from ..order.batch import Batch
 from ..order.order import Order
@@ -58,18 +58,13 @@ def place_of(letter: str, copy: int, key: str) -> str:
     return f"{letter}#{copy}/{key}" if copy > 1 else f"{letter}/{key}"
 
 
-#: Steps of cases, by the case as built and how it is worked: most stay what they are from one change to the next.
-_KNOWN: OrderedDict[tuple[int, Order, Reach], tuple[Assembly, CaseSteps]] = OrderedDict()
-_MOST_KNOWN = 600
-
-
-def _key(assembly: Assembly, order: Order, reach: Reach) -> tuple[int, Order, Reach]:
-    return id(assembly), replace(order, batch=Batch.CASE), reach
+#: Steps of cases, by how they are worked.
+_KNOWN: ByCase[tuple[Order, Reach], CaseSteps] = ByCase(600)
 
 
 def is_known(assembly: Assembly, order: Order, reach: Reach) -> bool:
     """Whether the steps of a case have been worked out already."""
-    return _key(assembly, order, reach) in _KNOWN
+    return _KNOWN.has(assembly, (replace(order, batch=Batch.CASE), reach))
 
 
 def known_steps(made: Made, letter: str) -> CaseSteps | None:
@@ -83,16 +78,14 @@ def known_steps(made: Made, letter: str) -> CaseSteps | None:
 
 def steps_of(assembly: Assembly, order: Order, reach: Reach) -> CaseSteps:
     """Return the steps of a case, those known if it did not change."""
-    key = _key(assembly, order, reach)
-    if key in _KNOWN:
-        _KNOWN.move_to_end(key)
-        return _KNOWN[key][1]
-    found = case_steps(assembly, replace(order, batch=Batch.CASE), reach)
-    # The case is kept with its steps, so that no other can come to stand at its place in memory.
-    _KNOWN[key] = assembly, found
-    while len(_KNOWN) > _MOST_KNOWN:
-        _KNOWN.popitem(last=False)
-    return found
+    order = replace(order, batch=Batch.CASE)
+    return _KNOWN.get(assembly, (order, reach), lambda: case_steps(assembly, order, reach))
+
+
+def price_of(made: Made, letters: Sequence[str], order: Order) -> Price:
+    """Return what an order would ask for, if some cases were worked by it."""
+    cases = [steps_of(made.assembly(letter), order, made.project.bench.reach) for letter in letters]
+    return price(list(_in_one_order(cases, order.batch)))
 
 
 class Bench:
@@ -125,7 +118,7 @@ class Bench:
     @cached_property
     def steps(self) -> tuple[JobStep, ...]:
         """All steps in order."""
-        rows = in_one_order(self.cases, self.book.order.batch)
+        rows = _in_one_order(self.cases, self.book.order.batch)
         return tuple(JobStep(n, tuple(row)) for n, row in enumerate(rows, start=1))
 
     @cached_property
@@ -140,7 +133,7 @@ class Bench:
 
     def is_done(self, step: JobStep) -> bool:
         """Whether a step is ticked for all its cases and their copies."""
-        return all(place in self._ticked for letter, each in step.rows for place in self.copies(letter, each))
+        return all(self.is_ticked(place) for letter, each in step.rows for place in self.copies(letter, each))
 
     def is_ticked(self, place: str) -> bool:
         """Whether what is ticked by a place is done."""
@@ -148,7 +141,7 @@ class Bench:
 
     def done(self, letter: str, key: str, copy: int = 1) -> bool:
         """Whether a case's own step is ticked."""
-        return place_of(letter, copy, key) in self._ticked
+        return self.is_ticked(place_of(letter, copy, key))
 
     def copies(self, letter: str, step: Step) -> list[str]:
         """Return what a step is ticked by, for each copy of its case."""
@@ -171,7 +164,7 @@ def bench_of(made: Made) -> Bench:
     return _LATEST[0]
 
 
-def in_one_order(cases: Sequence[CaseSteps], batch: Batch) -> Iterator[list[tuple[str, Step]]]:
+def _in_one_order(cases: Sequence[CaseSteps], batch: Batch) -> Iterator[list[tuple[str, Step]]]:
     """Return the steps of cases in one order: of each the letters of its cases and their own steps."""
     return _batched(cases) if batch is Batch.BATCH else _one_by_one(cases)
 

@@ -8,13 +8,14 @@ A corner counts as square here.
 
 from __future__ import annotations
 
-from collections import OrderedDict
 from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
 from itertools import pairwise
 
+from ..assembly.by_case import ByCase
+from ..assembly.fastener import Point
 from ..assembly.moved import moved_part
-from ..assembly.part import Assembly, Placed
+from ..assembly.part import Placed
 from ..assembly.role import PartKind, Role
 from ..assembly.solid import Box
 from ..assembly.turned import Turn
@@ -55,9 +56,8 @@ def standing(made: Derived, wall: int) -> list[Standing]:
     return found
 
 
-#: Parts of cases in the axes of their walls, by the case as built and where it stands: most stand where they stood.
-_KNOWN: OrderedDict[tuple[int, int, tuple[int, int, int]], tuple[Assembly, tuple[Placed, ...]]] = OrderedDict()
-_MOST_KNOWN = 300
+#: Parts of cases in the axes of their walls, by how they are turned and where they stand.
+_KNOWN: ByCase[tuple[int, Point], tuple[Placed, ...]] = ByCase(300)
 
 
 def at_the_wall(made: Derived, place: Place) -> tuple[Placed, ...]:
@@ -66,18 +66,14 @@ def at_the_wall(made: Derived, place: Place) -> tuple[Placed, ...]:
     wide, deep = assembly.outside[0].length.ticks, assembly.outside[2].length.ticks
     out = wide if turned % 2 else deep
     by = (place.case_x.ticks, -out, place.low.ticks)
-    key = id(assembly), turned % 4, by
-    if key not in _KNOWN:
-        parts = assembly.parts
-        if turned:
-            turn = Turn(-turned % 4, wide, deep)
-            parts = tuple(turn.part(part) for part in parts if part.tilt is None)
-        # The case is kept with them, so that no other can come to stand at its place in memory.
-        _KNOWN[key] = assembly, tuple(moved_part(part, by) for part in parts)
-        while len(_KNOWN) > _MOST_KNOWN:
-            _KNOWN.popitem(last=False)
-    _KNOWN.move_to_end(key)
-    return _KNOWN[key][1]
+
+    def stand() -> tuple[Placed, ...]:
+        if not turned:
+            return tuple(moved_part(part, by) for part in assembly.parts)
+        turn = Turn(-turned % 4, wide, deep)
+        return tuple(moved_part(turn.part(part), by) for part in assembly.parts if part.tilt is None)
+
+    return _KNOWN.get(assembly, (turned % 4, by), stand)
 
 
 def round_the_corner(parts: Iterable[Placed], long: Length) -> Iterator[Placed]:

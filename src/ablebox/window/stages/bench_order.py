@@ -9,10 +9,9 @@ from functools import partial
 from PyQt6.QtCore import QTimer
 from PyQt6.QtWidgets import QVBoxLayout
 
-from ...core.bench.bench import Bench, bench_of, in_one_order, steps_of
-from ...core.bench.price import Price, price
+from ...core.bench.bench import Bench, bench_of, price_of, steps_of
 from ...core.order.answer import Answer
-from ...core.order.order import QUESTIONS, Order, answered
+from ...core.order.order import QUESTIONS, answered
 from ...core.project import bench_edits
 from ..desk import Desk
 from ..widgets.choice_box import add_choice, choice_box
@@ -95,20 +94,15 @@ class OrderCard:
         book = bench.book
         letters = [letter] if own else [case.letter for case in bench.cases if case.letter not in book.orders]
         order = book.order_of(letter) if own else book.order
-        now = self._price(bench, letters, order)
+        now = price_of(bench.made, letters, order)
         for question, answer, line in others:
             other = answered(order, question, answer)
             for each in letters:
                 steps_of(bench.made.assembly(each), other, book.reach)
                 yield
-            then = self._price(bench, letters, other)
+            then = price_of(bench.made, letters, other)
             line.set_text(f"or {answer.words}: {then.beside(now)}")
         self._timer.stop()
-
-    @staticmethod
-    def _price(bench: Bench, letters: list[str], order: Order) -> Price:
-        cases = [steps_of(bench.made.assembly(letter), order, bench.book.reach) for letter in letters]
-        return price(list(in_one_order(cases, order.batch)))
 
     def _answer(self, question: str, own: bool, answer: Answer) -> None:
         letter = self.desk.selection.case if own else ""
