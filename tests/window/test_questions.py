@@ -76,7 +76,22 @@ class WithoutADisplay(unittest.TestCase):
             folder = Path(name)
             write_demo(demo.path_of("orchard-corner"), folder)
             written = {path.name for path in folder.iterdir()}
-            pages = ("room", "run", "plan", "sticks", "case", "apart", "inside", "corner", "fronts", "parts", "sheets")
+            pages = (
+                "room",
+                "run",
+                "plan",
+                "sticks",
+                "case",
+                "apart",
+                "inside",
+                "corner",
+                "fronts",
+                "parts",
+                "sheets",
+                "boards",
+                "rack",
+                "bench",
+            )
             self.assertLessEqual({"shop-book.pdf", "cut-list.csv", *(f"{page}.png" for page in pages)}, written)
             self.assertGreater(len(PdfReader(folder / "shop-book.pdf").pages), 30)
             for page in pages:
@@ -85,3 +100,5 @@ class WithoutADisplay(unittest.TestCase):
                     picture.pixel(x, y) for x in range(0, picture.width(), 7) for y in range(0, picture.height(), 7)
                 }
                 self.assertGreater(len(colours), 12, page)
+            # Each shows something else.
+            self.assertEqual(len({(folder / f"{page}.png").read_bytes() for page in pages}), len(pages))

@@ -171,11 +171,8 @@ def pictures(path: Path, folder: Path, prefix: str = "") -> list[Path]:
             taken += _run_pictures(window, folder, prefix)
         if stage.name == "case":
             taken += _case_pictures(window, folder, prefix)
-    for page in ("boards", "rack"):
-        button = window.findChild(QPushButton, f"show-{page}")
-        if button is not None:
-            button.click()
-            taken.append(_picture(window, folder / f"{prefix}{page}.png"))
+        if stage.name == "sheets":
+            taken += _sheet_pictures(window, folder, prefix)
     window.desk.document.history.saved()
     window.close()
     return taken
@@ -198,6 +195,17 @@ def _run_pictures(window: MainWindow, folder: Path, prefix: str) -> list[Path]:
         button.click()
         taken.append(_picture(window, folder / f"{prefix}{view}.png"))
     button.click()
+    return taken
+
+
+def _sheet_pictures(window: MainWindow, folder: Path, prefix: str) -> list[Path]:
+    """The Sheets stage once more: boards, and the rack."""
+    taken = []
+    for page in ("boards", "rack"):
+        button = window.findChild(QPushButton, f"show-{page}")
+        if button is not None:
+            button.click()
+            taken.append(_picture(window, folder / f"{prefix}{page}.png"))
     return taken
 
 
