@@ -14,13 +14,16 @@ from typing import Any
 import numpy as np
 
 from ablebox.cli import demo
-from ablebox.core.assembly.role import PartKind
+from ablebox.core.assembly.fastener import Fastener, FastenerKind
+from ablebox.core.assembly.role import PartKind, Role, Side
 from ablebox.core.assembly.solid import Box
 from ablebox.core.bench.bench import Bench, bench_of, place_of
+from ablebox.core.bench.clamping import Clamps
 from ablebox.core.bench.clearances import clearances
 from ablebox.core.bench.doubt import DoubtTerm, likely, worst
 from ablebox.core.bench.gates import Ask, is_open, lines
 from ablebox.core.bench.replay import replay
+from ablebox.core.bench.replay_reach import clamped
 from ablebox.core.bench.space import Space
 from ablebox.core.bench.step import Step
 from ablebox.core.bench.thing import ThingKind
@@ -29,7 +32,7 @@ from ablebox.core.bench.way import Move, way_in
 from ablebox.core.cabinet.kinds import starting_case
 from ablebox.core.drawing.bench_words import BenchWords
 from ablebox.core.drawing.step_view import step_view
-from ablebox.core.lengths import inches
+from ablebox.core.lengths import inches, millimetres
 from ablebox.core.order.order import QUESTIONS
 from ablebox.core.paper.assembly_json import assembly_tree
 from ablebox.core.paper.doubt_json import doubt_tree
@@ -38,6 +41,7 @@ from ablebox.core.project.bench_edits import ordered, ticked
 from ablebox.core.project.choices import set_measured
 from ablebox.core.project.files import load
 from ablebox.core.project.tree import Project, new_project
+from ablebox.core.reach import Room
 from ablebox.core.shop.made import Made
 from ablebox.core.snags.every import snags
 from ablebox.core.units import System
@@ -104,6 +108,26 @@ class Ways(unittest.TestCase):
         low = [self.box(20, 0, 430, 580, 20, 1000), rails[1]]
         self.assertIsNone(self.way(shelf, *sides, *frame, *low, back, floor, lid, tips=True))
 
+    def test_a_clamp_presses_through_all_that_touches_and_needs_its_room_beyond(self) -> None:
+        """A dowelled shelf between sides: a wall 150 mm off leaves room for a jaw of 102, one 50 mm off does not; planner and proof alike."""
+        shelf = self.box(18, 0, 300, 518, 300, 318)
+        left, right = self.box(0, 0, 0, 18, 300, 700), self.box(518, 0, 0, 536, 300, 700)
+        dowel = Fastener(
+            FastenerKind.DOWEL, "dowels 8", millimetres(8), (38 * MM, 150 * MM, 309 * MM), (-2 * MM, 150 * MM, 309 * MM),
+            (Role(PartKind.SIDE, Side.LEFT),), Role(PartKind.FIXED_SHELF, number=(1,)), "",
+        )  # fmt: skip
+        for off, free in ((150, True), (50, False)):
+            bodies = [shelf, left, right, self.box(536 + off, 0, 0, 554 + off, 300, 700)]
+            space = Space([[body] for body in bodies])
+            there = np.ones(4, np.bool_)
+            clamps = Clamps(space, there, [dowel], Room(inches(4), inches(2)))
+            met = clamps.set([0], frozenset({0, 1}), there)
+            self.assertEqual(met is None, free)
+            self.assertEqual(met is None or list(np.flatnonzero(met)), True if free else [3])
+            solids = [np.array([[body.low, body.high]]) / MM for body in bodies]
+            middle = np.array([18.0, 150.0, 309.0])
+            self.assertEqual(clamped(middle, 0, solids[:2], solids[2:], (101.6, 50.8)), free)
+
 
 class Order(unittest.TestCase):
     def test_every_demo_is_built_again_from_what_is_told(self) -> None:
@@ -148,6 +172,14 @@ class Order(unittest.TestCase):
             (never_there, "is never put in"), (too_late, "no tool reaches"),
         ):  # fmt: skip
             self.assertTrue(any(words in fault for fault in spoiled(change)), change.__name__)
+
+        # Slots for trays are finished before anything stands beside them, or no brush gets in.
+        space, steps = told(built(load(demo.path_of("lantern-yard")).project))
+
+        def forgotten_inside(rows: list[dict[str, Any]]) -> None:
+            next(row for row in rows if row["title"] == "prefinish")["pieces"] = ["nothing"]
+
+        self.assertTrue(any("no brush reaches all of A-14" in fault for fault in spoiled(forgotten_inside)))
 
     def test_every_answer_of_every_school_gives_an_order_that_can_be_built(self) -> None:
         project = load(demo.path_of("heron-house")).project

@@ -5,6 +5,7 @@ from __future__ import annotations
 
 from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import replace
+from functools import cached_property
 from itertools import groupby
 
 import numpy as np
@@ -88,7 +89,7 @@ class _Steps:
         self.stuck: Stuck | None = None
 
     def all(self) -> CaseSteps:
-        done = list(_flat(Apart(self.geometry, self.work.items, self.work.joints, everything(self.geometry)).order()))
+        done = list(_flat(self._apart(self.work.items, everything(self.geometry)).order()))
         steps: list[Step] = []
         numbers: dict[str, int] = {}
         place: dict[str, str] = {}
@@ -113,13 +114,17 @@ class _Steps:
         for what, group in groupby(done, key=_about):
             rows: list[Done] = []
             driven: list[int] = []
+            glued: list[frozenset[int]] = []
             for row in group:
                 atoms = [atom for item in row.items for atom in item.atoms]
                 there[atoms] = True
-                if rows and driven and not self.geometry.reached(driven, there).all():
+                if rows and (
+                    (driven and not self.geometry.reached(driven, there).all()) or not self._clamped(glued, there)
+                ):
                     yield what, rows
-                    rows, driven = [], []
+                    rows, driven, glued = [], [], []
                 rows.append(row)
+                glued += [holds for holds in self._dowels if not holds.isdisjoint(atoms) and there[list(holds)].all()]
                 driven += row.drives
                 driven += [
                     self.geometry.at[thing]
@@ -127,6 +132,18 @@ class _Steps:
                 ]  # fmt: skip
                 driven = [number for number in driven if self.geometry.reached([number], there)[0]]
             yield what, rows
+
+    @cached_property
+    def _dowels(self) -> dict[frozenset[int], list[int]]:
+        """Dowels and biscuits, by the atoms they hold together."""
+        found: dict[frozenset[int], list[int]] = {}
+        for number, holds in self.work.apart:
+            found.setdefault(holds, []).append(number)
+        return found
+
+    def _clamped(self, glued: Iterable[frozenset[int]], there: Mask) -> bool:
+        """Whether clamps stay where they are set while something more is there."""
+        return all(self.geometry.clamps.set(self._dowels[holds], holds, there) is None for holds in glued)
 
     def _step(self, key: str, what: What, verb: Verb, rows: Sequence[Done]) -> Step:
         puts, does, glued = list[Put](), list[Thing](), list[Role]()
@@ -157,7 +174,7 @@ class _Steps:
                 puts.append(Put(roles, row.way))
                 atoms = [atom for item in row.items for atom in item.atoms]
                 there = {int(atom) for atom in np.flatnonzero(self.there)}
-                does += self._driven(row.drives, atoms, there | set(alone))
+                does += self._driven(row.drives, atoms, there | set(alone) | row.beside)
                 alone += atoms
                 glued += roles
             else:
@@ -185,7 +202,10 @@ class _Steps:
             items.append(Item(0, place, What.CASE, Verb.FASTEN, (role,), (atom,), key=f"own {role}"))
         there = np.zeros(self.geometry.space.count, np.bool_)
         there[[self.geometry.number[role] for role in unit.roles]] = True
-        return Apart(self.geometry, items, self.work.joints, there).order()
+        return self._apart(items, there).order()
+
+    def _apart(self, items: Sequence[Item], there: Mask) -> Apart:
+        return Apart(self.geometry, items, self.work.joints, self.work.apart, there)
 
     def _closed_in(self, driven: Sequence[tuple[int, Item]], own: set[int]) -> Stuck | None:
         """Return why a fastener of a unit has no place in a step: what follows in it stands before its tool."""

@@ -13,8 +13,8 @@ from ..assembly.footprint import bounds, span_at
 from ..assembly.part import Placed
 from ..assembly.solid import Box
 
-#: Slices of what does not lie along the axes.
-_SLICES = 12
+#: Slices of what stands across a corner, and of what slopes: tools pass close to that (of our own).
+_SLICES, _SLOPING = 16, 32
 
 
 def cells(part: Placed) -> list[Box]:
@@ -77,9 +77,9 @@ def _sloping(part: Placed) -> list[Box]:
     box, thick = part.box, part.thickness.length.ticks
     rise, depth = part.tilt.rise.ticks, box.high[1] - box.low[1]
     found = []
-    for i in range(_SLICES):
-        y0, y1 = box.low[1] + depth * i // _SLICES, box.low[1] + depth * (i + 1) // _SLICES
-        low, high = box.low[2] + rise * (i + 1) // _SLICES, box.low[2] + rise * i // _SLICES + thick
+    for i in range(_SLOPING):
+        y0, y1 = box.low[1] + depth * i // _SLOPING, box.low[1] + depth * (i + 1) // _SLOPING
+        low, high = box.low[2] + rise * (i + 1) // _SLOPING, box.low[2] + rise * i // _SLOPING + thick
         if low < high:
             found.append(Box((box.low[0], y0, low), (box.high[0], y1, min(high, box.high[2]))))
     return found or [box]

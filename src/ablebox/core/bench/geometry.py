@@ -17,6 +17,7 @@ from ..fastening.pocket import mouth_of
 from ..lengths import inches
 from ..reach import Reach, Room, Tool
 from .cells import cells
+from .clamping import Clamps
 from .space import Mask, Space
 from .thing import Thing, ThingKind
 from .units import has_body
@@ -170,6 +171,11 @@ class Geometry:
         """Return which atoms are in the way of a thing, whichever tool is used."""
         usual, other = self._in_the_way
         return [int(i) for i in np.flatnonzero((usual[number] | other[number]) & there)]
+
+    @cached_property
+    def clamps(self) -> Clamps:
+        """Where clamps can be set."""
+        return Clamps(self.space, self.solid, self.assembly.fasteners, self.reach.of(Tool.CLAMP))
 
     def room(self, tool: Tool) -> Room:
         """Return the room a tool asks for."""

@@ -26,7 +26,7 @@ _TIMES = {
     What.BOXES: (10.0, 0.0, 0.2, 2.0),
     What.LEAVES: (10.0, 0.0, 0.2, 3.0),
     What.CHECK: (10.0, 0.0, 0.0, 0.0),
-    What.OFF: (5.0, 1.0, 0.0, 0.0),
+    What.OFF: (5.0, 0.3, 0.0, 0.0),
     What.CARRY: (10.0, 0.0, 0.0, 0.0),
 }
 #: The same for any other step (common practice).

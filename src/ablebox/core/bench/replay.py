@@ -15,6 +15,8 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
+from .replay_reach import clamped, unbrushed
+
 _Boxes = NDArray[np.float64]
 #: What may graze, and what slices of slanting parts may, in mm (of our own).
 _NEAR, _GRAZE = 0.02, 0.6
@@ -44,6 +46,9 @@ def replay(assembly: Sequence[dict[str, Any]], told: dict[str, Any]) -> list[str
     for thing in assembly:
         if thing["of"] in ("case", "counter", "base"):
             cases.setdefault((thing["case"], thing["copy"]), _Case(told["reach"])).take(thing)
+    for bay in told["bays"]:
+        low = np.array(bay["at"])
+        cases[bay["case"], bay["copy"]].bays.append(np.array([low, low + np.array(bay["size"])]))
     faults: list[str] = []
     for (letter, copy), case in cases.items():
         own = [step for step in told["steps"] if {"case": letter, "copy": copy} in step["cases"]]
@@ -58,6 +63,7 @@ class _Case:
         self.flat: set[str] = set()
         self.sliced: set[str] = set()
         self.hardware: dict[str, dict[str, Any]] = {}
+        self.bays: list[_Boxes] = []
         self.fasteners: dict[str, dict[str, Any]] = {}
         self.holes: dict[str, dict[str, Any]] = {}
 
@@ -90,6 +96,8 @@ class _Case:
         placed: set[str] = set()
         hung: set[str] = set()
         apart: dict[str, set[str]] = {}
+        out: set[str] = set()
+        finished: set[str] = set()
         at = 0
         for step in steps:
             for put in step["puts"]:
@@ -99,7 +107,8 @@ class _Case:
                 later = next((row[1] for row in puts[at + 1 :] if row[1] >= pieces), None)
                 at += 1
                 if later is not None:
-                    group = {piece for piece in later if piece in apart}
+                    # What is there with them already; what is made for itself first has a group of its own till it is put to them.
+                    group = {piece for piece in later if apart.get(piece) == later}
                     others = group - pieces
                     for piece in pieces:
                         apart[piece] = later
@@ -114,6 +123,15 @@ class _Case:
                 if name not in done:
                     yield from self._done(name, placed, apart, hung, step["n"])
                 done.add(name)
+            yield from self._glued(step, placed, apart)
+            if step["verb"] == "take-off":
+                out |= set(step["pieces"])
+            elif step["verb"] == "finish":
+                finished |= set(step["pieces"])
+                if not step["pieces"]:
+                    standing = {piece: self.solids[piece] for piece in placed - out}
+                    for piece in unbrushed(standing, finished, self.bays, self.reach["brush"][1], _goes):
+                        yield f"step {step['n']}: no brush reaches all of {piece}"
         for piece in sorted(self.solids.keys() - placed):
             yield f"{piece} is never put in"
         for name, each in self.fasteners.items():
@@ -123,6 +141,34 @@ class _Case:
         for name, each in self.holes.items():
             if name not in done and each["use"] != "pilot" and each["piece"] in self.solids:
                 yield f"{name}, a {each['use']} hole in {each['piece']}, is never bored"
+
+    def _glued(self, step: dict[str, Any], placed: set[str], apart: dict[str, set[str]]) -> Iterator[str]:
+        """Look for clamps across every joint that a step glues with dowels or biscuits: at one of them at least."""
+        joints: dict[frozenset[str], list[dict[str, Any]]] = {}
+        for name in step["does"]:
+            each = self.fasteners.get(name)
+            if each is not None and each["kind"] in _GLUED:
+                joints.setdefault(frozenset((*each["through"], each["into"])), []).append(each)
+        for pieces, rows in joints.items():
+            # What is put together for itself is glued there.
+            groups = [apart.get(piece) for piece in pieces]
+            alone = groups[0] is not None and all(group == groups[0] for group in groups)
+            there = self._with(sorted(pieces), set() if alone else placed, apart)
+            if not pieces <= there:
+                continue
+            own, others = [self.solids[p] for p in sorted(pieces)], [self.solids[p] for p in sorted(there - pieces)]
+            ways = [(each, int(np.argmax(np.abs(each["head"] - each["tip"])))) for each in rows]
+            if not any(
+                clamped((each["head"] + each["tip"]) / 2, axis, own, others, self.reach["clamp"]) for each, axis in ways
+            ):
+                yield f"step {step['n']}: no clamp reaches across {' and '.join(sorted(pieces))}"
+
+    @staticmethod
+    def _with(pieces: Sequence[str], placed: set[str], apart: dict[str, set[str]]) -> set[str]:
+        """Return what stands where some pieces are: in the case, or with what is put together for itself."""
+        if any(piece in placed for piece in pieces):
+            return placed
+        return {piece for piece, group in apart.items() if any(apart.get(p) == group for p in pieces)}
 
     # Ways in
 
@@ -186,11 +232,7 @@ class _Case:
                 return
         else:
             return
-        there = (
-            placed
-            if any(piece in placed for piece in pieces)
-            else set().union(*(apart.get(p, set()) & apart.keys() for p in pieces))
-        )
+        there = self._with(pieces, placed, apart)
         if not any(piece in there for piece in pieces):
             return
         rest = self._boxes(there - own, {h for h in hung if not own & set(self.hardware[h]["holds"])})

@@ -112,5 +112,8 @@ class Space:
                 [(self.low[near] - wide[i] - begin[i]) / far, (self.high[near] + wide[i] - begin[i]) / far]
             )
             hit[i, near] = np.maximum(ahead.min(0).max(1), 0.0) < np.minimum(ahead.max(0).min(1), 1.0)
-        found: Mask = np.logical_or.reduceat(hit, self._starts, 1)
-        return found
+        return self.of_each(hit)
+
+    def of_each(self, cells: Mask) -> Mask:
+        """Return what holds of each body, row by row, of what holds of its boxes."""
+        return np.asarray(np.logical_or.reduceat(cells, self._starts, 1))

@@ -8,15 +8,17 @@ cited from memory). Parts that hold each other come off together.
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass, replace
 from functools import cached_property
 
 import numpy as np
 
+from ..assembly.role import Role
 from .geometry import Geometry
 from .item import Item
 from .space import WAYS, Mask
+from .thing import ThingKind
 from .verb import Verb, What
 from .way import Move, every_way, way_in
 
@@ -29,6 +31,10 @@ _LOOSE = frozenset({What.SHELVES})
 _BEFORE_IT = frozenset({What.DOORS, What.FRONTS, What.BOXES_IN})
 
 
+#: A fastener and the atoms it holds together.
+Holding = tuple[int, frozenset[int]]
+
+
 @dataclass(frozen=True, slots=True)
 class Stuck:
     """Why something has no place in the order.
@@ -37,11 +43,13 @@ class Stuck:
         item: the work.
         things: numbers of what could not be reached; empty if the part itself cannot come in.
         by: atoms that are in the way.
+        clamps: whether it is clamps that cannot be set.
     """
 
     item: Item
     things: tuple[int, ...]
     by: tuple[int, ...]
+    clamps: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -55,6 +63,7 @@ class Done:
         angle: whether a right-angle tool is needed.
         stuck: why it is no right place, if it is none.
         inner: how several that go in together were put together before.
+        beside: atoms it is put to there, of what is put together so.
     """
 
     items: tuple[Item, ...]
@@ -63,6 +72,7 @@ class Done:
     angle: bool = False
     stuck: Stuck | None = None
     inner: tuple[Done, ...] = ()
+    beside: frozenset[int] = frozenset()
 
 
 class Apart:
@@ -72,14 +82,21 @@ class Apart:
         geometry: the case.
         items: all work on it.
         joints: fasteners by the atoms they hold together: number of the thing, and the atoms.
+        glued: the same of dowels and biscuits, by their numbers in the case.
         there: what stands in the end.
     """
 
     def __init__(
-        self, geometry: Geometry, items: Sequence[Item], joints: Sequence[tuple[int, frozenset[int]]], there: Mask
-    ) -> None:
+        self, geometry: Geometry, items: Sequence[Item], joints: Sequence[Holding], glued: Sequence[Holding], there: Mask,
+    ) -> None:  # fmt: skip
         self.geometry, self.joints, self.there = geometry, joints, there.copy()
+        self.rows = glued
+        #: Dowels and biscuits by what they hold together: clamps are set across each such joint.
+        self.glued: dict[frozenset[int], list[int]] = {}
+        for number, holds in glued:
+            self.glued.setdefault(holds, []).append(number)
         self.left = {item.key: item for item in items}
+        self._unit: dict[int, tuple[int, ...]] = {atom: item.atoms for item in items for atom in item.atoms}
         #: What each item comes after, and how many still come after each.
         self.after = {item.key: (item.after | item.rather) & self.left.keys() for item in items}
         self.waiting = dict.fromkeys(self.left, 0)
@@ -144,8 +161,11 @@ class Apart:
             return None
         numbers = [self.geometry.at[thing] for thing in item.does if thing in self.geometry.at]
         loose = item.alone or self._is_loose(item)
-        if not loose and numbers and not self.geometry.reached(numbers, self.there).all():
-            return None
+        if not item.alone and numbers:
+            roles = self._passed(item)
+            apart = loose or not all(self.there[self.geometry.number[role]] for role in roles)
+            if not self.geometry.reached(numbers, self._by_itself(roles) if apart else self.there).all():
+                return None
         angle = bool(numbers) and not loose and self.geometry.by_angle(numbers, self.there)
         if not item.atoms:
             return Done((item,), (), (), angle)
@@ -159,10 +179,25 @@ class Apart:
             and not any(self.there[self.geometry.number[role]] for role in item.roles if role in self.geometry.number)
         )
 
+    def _passed(self, item: Item) -> list[Role]:
+        """Return the parts that the fasteners of hardware pass."""
+        fasteners = self.geometry.assembly.fasteners
+        rows = [fasteners[thing.number].through for thing in item.does if thing.kind is ThingKind.FASTENER]
+        return [role for row in rows for role in row if role in self.geometry.number]
+
+    def _by_itself(self, roles: Iterable[Role]) -> Mask:
+        """Return what hardware is hung on before that goes in: parts, each with all it is put together with."""
+        there = np.zeros(len(self.there), np.bool_)
+        for role in roles:
+            there[list(self._unit.get(self.geometry.number[role], ()))] = True
+        return there
+
     def _put(self, items: tuple[Item, ...], angle: bool = False, long: bool = False) -> Done | None:
         atoms = [atom for item in items for atom in (*item.atoms, *self._carried(item))]
         drives = self._drives(atoms)
         if drives and not self.geometry.reached(drives, self.there).all():
+            return None
+        if self._unclamped(atoms) is not None:
             return None
         others = self.there.copy()
         others[atoms] = False
@@ -205,6 +240,16 @@ class Apart:
             for number, holds in (self.joints[row] for row in rows)
             if not holds <= mine and all(self.there[atom] for atom in holds)
         ]
+
+    def _unclamped(self, atoms: Sequence[int]) -> Mask | None:
+        """Return what keeps clamps off a glued joint between some atoms and others that are there; ``None`` if nothing does."""
+        mine = set(atoms)
+        for holds, numbers in self.glued.items():
+            if holds & mine and not holds <= mine and all(self.there[atom] for atom in holds):
+                met = self.geometry.clamps.set(numbers, holds, self.there)
+                if met is not None:
+                    return met
+        return None
 
     @cached_property
     def _joints_of(self) -> dict[int, list[int]]:
@@ -272,9 +317,14 @@ class Apart:
         """Return parts that go in together with the order in which they were put together before."""
         there = np.zeros(len(self.there), np.bool_)
         there[[atom for item in done.items for atom in item.atoms]] = True
-        inner = Apart(self.geometry, done.items, self.joints, there).order()
+        inner = Apart(self.geometry, done.items, self.joints, self.rows, there).order()
         stuck = next((each.stuck for each in inner if each.stuck is not None), None)
-        return replace(done, inner=tuple(inner), stuck=done.stuck or stuck)
+        beside: frozenset[int] = frozenset()
+        told = []
+        for each in inner:
+            told.append(replace(each, beside=beside))
+            beside |= {atom for item in each.items for atom in item.atoms}
+        return replace(done, inner=tuple(told), stuck=done.stuck or stuck)
 
     def _forced(self, ready: Sequence[Item]) -> Done:
         item = ready[0] if ready else next(iter(self.left.values()))
@@ -289,12 +339,15 @@ class Apart:
             if wanted
             else []
         )
-        if missed:
+        unclamped = self._unclamped(atoms) if atoms and not missed else None
+        if unclamped is not None:
+            by = [int(atom) for atom in np.flatnonzero(unclamped)]
+        elif missed:
             by = sorted({atom for number in missed for atom in self.geometry.closers(number, self.there)})
         else:
             solid = self.there & self.geometry.solid
             by = min((self.geometry.space.blockers(atoms, solid, way) for way in WAYS), key=len) if atoms else []
-        return Done((item,), (), tuple(drives), False, Stuck(item, tuple(missed), tuple(by)))
+        return Done((item,), (), tuple(drives), False, Stuck(item, tuple(missed), tuple(by), unclamped is not None))
 
 
 def everything(geometry: Geometry) -> Mask:

@@ -14,11 +14,10 @@ from ..assembly.part import Placed
 from ..assembly.role import PartKind, Role
 from ..assembly.uses import Use
 from ..order.finish import Finish
-from ..order.fronts import Fronts
 from ..order.order import Order
 from ..order.pins import Pins
 from ..order.slides import Slides
-from ..reach import Tool
+from .brushing import comes_out, unreached
 from .geometry import HOLDS, Geometry
 from .hung import AT_PART, HUNG, MADE
 from .item import Item
@@ -78,6 +77,7 @@ class _Work:
             role for role, unit in self.unit_of.items()
             if unit.kind is UnitKind.BOX or role.whole.kind in _FRONTS or role.kind in (PartKind.BOX_ALONG, PartKind.BOX_ACROSS)
         }  # fmt: skip
+        self.unreached = tuple(unreached(geometry))
         #: Fasteners of hardware, by the number of the hardware.
         self.screws: dict[int, list[int]] = {}
         self.made: dict[str, Unit] = {}
@@ -184,7 +184,7 @@ class _Work:
                 key=f"bore{lot}",
             )
         ready = frozenset({last, f"bore{lot}"})
-        hidden = tuple(role for role in self._unreached() if role in mine)
+        hidden = tuple(role for role in self.unreached if role in mine)
         if self.order.finish is Finish.BEFORE:
             yield Item(
                 phase(Phase.FINISH_PARTS), 0, What.FINISH, Verb.FINISH, roles, after=ready, key=f"finish parts{lot}"
@@ -403,6 +403,11 @@ class _Work:
                 asks=asks,
             )
 
+    def _in_by_then(self, role: Role) -> bool:
+        """Whether a part is in its case when that is finished."""
+        unit = self.unit_of[role]
+        return when(unit, self.parts[unit.atoms[0]], self.order)[0] < Phase.OFF
+
     # What is looked after on the way
 
     def _plain(self) -> Iterator[Item]:
@@ -438,29 +443,12 @@ class _Work:
             "openings" if self.assembly.fronts else "",
         }
         yield Item(Phase.CHECK, 0, What.CHECK, Verb.CHECK, after=ends, key="check")
-        fronts = tuple(
-            role for role in self.unit_of if role.whole.kind in _DOORS | {PartKind.DRAWER_FRONT, PartKind.FALSE_FRONT}
-        )
         if self.order.finish is Finish.AFTER:
-            if fronts and self.order.fronts is Fronts.BENCH:
-                yield Item(Phase.OFF, 0, What.OFF, Verb.TAKE_OFF, fronts, key="off")
+            out = tuple(role for role in self.unit_of if comes_out(role) and self._in_by_then(role))
+            if out:
+                yield Item(Phase.OFF, 0, What.OFF, Verb.TAKE_OFF, out, key="off")
             yield Item(Phase.FINISH, 0, What.FINISH, Verb.FINISH, after=frozenset({"check"}), key="finish")
         yield Item(Phase.CARRY, 0, What.CARRY, Verb.CARRY, key="carry")
-
-    def _unreached(self) -> Iterator[Role]:
-        """Return parts that no brush reaches all round once they are in: panels in grooves, what bounds a space too narrow."""
-        room = self.geometry.room(Tool.BRUSH).width
-        narrow: dict[Role, None] = {}
-        for part in self.parts:
-            if part.role.kind is PartKind.PANEL:
-                narrow[part.role] = None
-        for bay in self.assembly.bays:
-            wide, _, high = bay.box.size
-            if min(wide, high) < room:
-                for role in (bay.floor, bay.ceiling, bay.left, bay.right):
-                    if role is not None and role in self.unit_of:
-                        narrow[role] = None
-        yield from narrow
 
 
 #: Openings that something is cut to: of drawers, of fronts as a whole, of compartments and shelves in them.

@@ -36,7 +36,7 @@ TITLES = {
     What.LEAVES: "make doors", What.HINGES: "hinges", What.PLATES: "plates", What.BOXES_IN: "boxes in", What.DIVIDERS: "dividers",
     What.DOORS: "doors on", What.FRONTS: "fronts on", What.PULLS: "pulls", What.COUNTER_MADE: "make counter",
     What.COUNTER: "counter on", What.FITTINGS: "fittings", What.SHELVES: "loose shelves", What.CHECK: "check",
-    What.OFF: "fronts off", What.CARRY: "carry in",
+    What.OFF: "take out", What.CARRY: "carry in",
 }  # fmt: skip
 _TOOLS = {
     What.MARK: "pencil, labels", What.TEST: "saw or router, scrap of the same sheet", What.MACHINE: "saw or router, rule",
@@ -238,7 +238,8 @@ class BenchWords:
                 yield "Measure every opening as it came out, at both ends."
                 yield "Boxes and fronts are cut to these numbers, not before."
             case What.OFF:
-                yield "Take doors, drawers and pulls off; number each with its place on tape."
+                yield f"Out or off, pulls as well: {codes}."
+                yield "Number each with its place on tape."
             case What.CHECK:
                 yield "Doors and drawers run free, gaps are even, nothing rocks."
             case What.CARRY:

@@ -175,7 +175,7 @@ class Layer:
                     continue
                 for across in self._across(found, place, row, joint.spacing):
                     made = self._made(joint, way, found, place, across, placing)
-                    if made is not None and self._free(made, joint.apart):
+                    if made is not None and self._free(made, joint):
                         return made
         return None
 
@@ -203,14 +203,16 @@ class Layer:
             return dowel(found, place, across, placing, way is Way.BISCUITS)
         return straight(found, place, across, placing, way)
 
-    def _free(self, fit: Fit, apart: bool) -> bool:
+    def _free(self, fit: Fit, joint: Joint) -> bool:
         """Whether nothing is where a fastener and its holes would be, and its head can be seen."""
         for role, rod in fit.rods:
             if any(rod.near(other) for other in self.taken.get(role, ())):
                 return False
         head, made = fit.fastener.head, fit.fastener
         reach = HEAD.get(made.kind, ZERO).ticks // 2
-        if not reach or apart:
+        if reach and (joint.spare or not joint.apart) and self._covered(made):
+            return False
+        if not reach or joint.apart:
             # What is made up before hardware goes on has its heads sunk under it.
             return True
         for fitting in self.fittings:
@@ -234,9 +236,23 @@ class Layer:
         at[found.along], at[found.across] = (found.start + found.end) // 2, (found.across_start + found.across_end) // 2
         outer = first.box.high[axis] if side > 0 else first.box.low[axis]
         at[axis] = outer + side
+        return self._wood_at((at[0], at[1], at[2]), first.role)
+
+    def _covered(self, fastener: Fastener) -> bool:
+        """Whether a part of the case stands on the head of a fastener."""
+        way = [a - b for a, b in zip(fastener.head, fastener.tip, strict=True)]
+        axis = max(range(3), key=lambda a: abs(way[a]))
+        at = [*fastener.head]
+        at[axis] += 1 if way[axis] > 0 else -1
+        wide = HEAD[fastener.kind].ticks // 2
+        return bool(fastener.through) and self._wood_at((at[0], at[1], at[2]), fastener.through[0], axis, wide)
+
+    def _wood_at(self, at: Point, but: Role, axis: int = 0, wide: int = 0) -> bool:
+        """Whether a part of the case is at a place, or beside it across an axis as far as a head is wide; another than one."""
+        by = [wide if a != axis else 0 for a in range(3)]
         return any(
-            part.role.kind in _SOLID and part is not first
-            and all(part.box.low[a] <= at[a] <= part.box.high[a] for a in range(3))
+            part.role.kind in _SOLID and part.role != but
+            and all(part.box.low[a] - by[a] <= at[a] <= part.box.high[a] + by[a] for a in range(3))
             for part in self.parts.values()
         )  # fmt: skip
 

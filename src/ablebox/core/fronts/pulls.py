@@ -46,6 +46,8 @@ _THREAD, _MOST_THREAD = inches("1/8"), inches("1/2")
 _THIN = millimetres(12)
 
 
+#: From the middle of a pull's screw to the joint with a solid edge or a frame, a limit of our own.
+_FROM_JOINT = millimetres(4)
 #: From a pull's screw to a hinge's holes, a limit of our own.
 _FROM_CUP = millimetres(6)
 
@@ -184,6 +186,13 @@ class Pulls:
     ) -> None:
         part = next(part for part in work.parts if part.role == role)
         thick = part.thickness.length
+        for place in centres:
+            for middle, axis in zip(place, (0, 2), strict=True):
+                low, high = part.box.span(axis)
+                beside = Length(min(middle.ticks - low, high - middle.ticks))
+                shell.need(
+                    beside, _FROM_JOINT, "from the joint of an edge to a pull's holes", "Set the pull farther in."
+                )
         at = tuple((x.ticks, 0, z.ticks) for x, z in centres)
         work.holes.setdefault(role, []).append(
             Holes(Use.PULL, Face.FRONT, _SCREW[shell.units.system], thick, at, self.kind == "bar")
@@ -222,6 +231,10 @@ class Pulls:
                 for part in work.parts
                 if self._behind(part, leaf) and (found := spans(work.worked(part), 1, at))
             ]
+            if any(self._in_a_side(part, x, z) for part in work.parts):
+                raise shell.refuse(
+                    "pull of a drawer", "a side of its box is where a screw goes", "Take narrower pulls, or knobs."
+                )
             stack.sort(key=lambda each: -each[1][-1][1])
             if not stack:
                 continue
@@ -251,6 +264,13 @@ class Pulls:
     def _behind(self, part: Placed, leaf: Leaf) -> bool:
         """Whether a part belongs to a front, or is the front of a box that is screwed to it."""
         return part.role.whole == leaf.role or part.role.kind is PartKind.BOX_FRONT
+
+    def _in_a_side(self, part: Placed, x: Length, z: Length) -> bool:
+        """Whether a screw at a place would enter a side of a box."""
+        off = DIAMETER[FastenerKind.PULL_SCREW].ticks // 2
+        return part.role.kind is PartKind.BOX_SIDE and all(
+            part.box.low[a] - off < at.ticks < part.box.high[a] + off for a, at in ((0, x), (2, z))
+        )
 
     def _screw(self, shell: Shell, through: Length) -> tuple[Hardware, str]:
         """Return the screw that goes through so much and holds, and what the rack lacks."""

@@ -11,6 +11,7 @@ from ..bench.bench import Bench, JobStep
 from ..bench.step import Put
 from ..bench.thing import Thing, ThingKind
 from ..bench.way import ASLANT, Move
+from ..lengths import Length
 from ..shop.objects import Pieces, objects
 from .parts_json import mm
 
@@ -23,6 +24,17 @@ def steps_tree(bench: Bench) -> dict[str, Any]:
     telling = _Telling(bench)
     return {
         "reach": {name: [mm(room.length), mm(room.width)] for name, room in rooms.items()},
+        "bays": [
+            {
+                "case": case.letter,
+                "copy": copy,
+                "at": [mm(Length(at)) for at in bay.box.low],
+                "size": [mm(long) for long in bay.box.size],
+            }
+            for case, assembly in bench.made.built
+            for copy in range(1, case.copies + 1)
+            for bay in assembly.bays
+        ],
         "steps": [telling.step(step) for step in bench.steps],
     }
 
@@ -57,7 +69,7 @@ class _Telling:
     def step(self, job: JobStep) -> dict[str, Any]:
         """Return a step as plain data."""
         step = job.step
-        cases, puts, does, closes = [], [], list[str](), list[str]()
+        cases, puts, does, closes, about = [], [], list[str](), list[str](), list[str]()
         for letter, each in job.rows:
             assembly = self.made.assembly(letter)
             for copy in range(1, self.made.project.case(letter).copies + 1):
@@ -66,9 +78,10 @@ class _Telling:
                 does += self._named(letter, copy, each.does)
                 does += [self.pieces.piece(letter, role, copy) for role in each.glued]
                 closes += self._named(letter, copy, each.closes)
+                about += [self.pieces.piece(letter, role, copy) for role in each.roles]
         needs = {self._numbers[letter, key] for letter, each in job.rows for key in each.after}
         return {
-            "n": job.n, "title": step.what.value, "cases": cases, "verb": step.verb.value, "lies": step.lies.words, "puts": puts,
+            "n": job.n, "title": step.what.value, "cases": cases, "verb": step.verb.value, "lies": step.lies.words, "pieces": list(dict.fromkeys(about)), "puts": puts,
             "does": list(dict.fromkeys(does)), "closes": closes, "needs": sorted(needs - {job.n}),
             "asks": [ask for _, each in job.rows for ask in each.asks], "wait_minutes": step.wait,
             "gate": next((each.gate.value for _, each in job.rows if each.gate.value), ""),

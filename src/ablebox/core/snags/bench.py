@@ -48,6 +48,11 @@ def _why(made: Made, assembly: Assembly, stuck: Stuck) -> str:
     }
     by = _listed(_atoms(assembly, codes, stuck.by))
     about = _listed([codes.get(role, role) for role in stuck.item.roles]) or "this step"
+    if stuck.clamps:
+        return (
+            f"no clamp reaches across the glued joint of {about}: {by or 'what stands'} is in the way. "
+            "Fasten it with screws that draw it together, or leave that off until the glue has set."
+        )
     if not stuck.things:
         return f"{about} cannot come in whichever way it goes: {by or 'what stands'} is in the way. Make it smaller, or leave it out until later."
     told = [thing for thing in stuck.item.does if thing.kind is ThingKind.FASTENER]
