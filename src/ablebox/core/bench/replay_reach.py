@@ -22,8 +22,9 @@ _SMALL, _OFF = 130.0, 0.5
 #: Points nearer to other wood than this are not looked at, in mm (of our own): a hand covers them from beside.
 _NOOK = 6.0
 _JAWS = (-0.96, 0.0, 0.96)
-#: Where the middle of a hand that covers a place may be, in halves of its width, the likeliest first.
-_COVERING = sorted(product(np.linspace(-0.9, 0.9, 13), repeat=2), key=lambda at: abs(at[0]) + abs(at[1]))
+#: Where the middle of a hand may be whose brush gets to a place, in halves of its width, the likeliest first: a brush reaches
+#: beyond the hand by half of that (of our own).
+_COVERING = sorted(product(np.linspace(-1.9, 1.9, 27), repeat=2), key=lambda at: abs(at[0]) + abs(at[1]))
 _AXES = np.eye(3)
 #: How a hand may be led out: straight to the front or the back, or along one or two ways before.
 _LED = [
@@ -153,7 +154,6 @@ def _open(point: NDArray[np.float64], axis: int, sign: float, everything: Boxes)
 def _reached(point: NDArray[np.float64], axis: int, sign: float, wide: float, everything: Boxes, goes: Goes) -> bool:
     """Whether a hand that covers a place can be led out."""
     one, two = (a for a in range(3) if a != axis)
-    # The brush is so far ahead of the hand as that is wide, half of it at most.
     for (u, v), ahead in product(_COVERING, (0.0, 0.5)):
         middle = point.copy()
         middle[axis] += sign * (wide / 2 - _OFF + ahead * wide)

@@ -31,6 +31,8 @@ _SOLID = frozenset({
     PartKind.SIDE, PartKind.BOTTOM, PartKind.TOP, PartKind.STRETCHER, PartKind.RAIL, PartKind.PARTITION,
     PartKind.FIXED_SHELF, PartKind.KICK,
 })  # fmt: skip
+#: How wide a driver's bit is, with a hair of room (common practice).
+_BIT = inches("9/32")
 #: Where only the first and the last are wanted: more than any part is long, a limit of our own.
 _NO_PITCH = inches(999)
 #: A face this wide takes two rows (common practice).
@@ -244,14 +246,14 @@ class Layer:
         axis = max(range(3), key=lambda a: abs(way[a]))
         at = [*fastener.head]
         at[axis] += 1 if way[axis] > 0 else -1
-        wide = HEAD[fastener.kind].ticks // 2
+        wide = max(HEAD[fastener.kind].ticks, _BIT.ticks) // 2
         return bool(fastener.through) and self._wood_at((at[0], at[1], at[2]), fastener.through[0], axis, wide)
 
     def _wood_at(self, at: Point, but: Role, axis: int = 0, wide: int = 0) -> bool:
         """Whether a part of the case is at a place, or beside it across an axis as far as a head is wide; another than one."""
         by = [wide if a != axis else 0 for a in range(3)]
         return any(
-            part.role.kind in _SOLID and part.role != but
+            (part.role.kind in _SOLID or (wide and part.role.kind is PartKind.BOX_SIDE)) and part.role != but
             and all(part.box.low[a] - by[a] <= at[a] <= part.box.high[a] + by[a] for a in range(3))
             for part in self.parts.values()
         )  # fmt: skip
