@@ -135,7 +135,13 @@ class Order(unittest.TestCase):
             with self.subTest(name):
                 made = built(project)
                 self.assertEqual([step.key for case in bench_of(made).cases for step in case.stuck], [])
-                self.assertEqual(replay(*told(made)), [])
+                space, steps = told(made)
+                self.assertEqual(replay(space, steps), [])
+                pieces = {part["piece"] for thing in space for part in thing["parts"]}
+                about = {piece for step in steps["steps"] for piece in step["pieces"]}
+                self.assertEqual(
+                    about, pieces, "every piece is about something, blocks, fillers and loose parts as well"
+                )
 
     def test_the_replay_sees_what_is_told_wrong(self) -> None:
         """Steps exchanged, a part, a fastener or a hole forgotten, a way through wood: each is seen."""
@@ -306,7 +312,7 @@ class Words(unittest.TestCase):
                 self.assertGreaterEqual(said.minutes, 5)
                 letter, step = job.rows[0]
                 codes = {role: part.code for part in made.parts if part.case == letter for role in part.roles}
-                drawn = step_view(made.assembly(letter), bench.case(letter), step, codes)
+                drawn = step_view(bench.assembly(letter), bench.case(letter), step, codes)
                 self.assertTrue(drawn.items or step.what in (What.CHECK, What.FINISH), (name, job.n))
 
     def test_counts_are_those_of_the_case(self) -> None:

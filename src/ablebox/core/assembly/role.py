@@ -90,6 +90,7 @@ class PartKind(Enum):
     STRIP = "counter.strip"
     SPLASH = "counter.splash"
     END_PANEL = "end"
+    PIECE = "piece"
 
     @property
     def stem(self) -> str:
@@ -103,6 +104,8 @@ _STEMS = {
     PartKind.BOX_BACK: "back",
     PartKind.BOX_BOTTOM: "bottom",
     PartKind.LEAF_RAIL: "rail",
+    # Of no case: its numbers are its place.
+    PartKind.PIECE: "",
 }
 
 #: Boxes that slide out.

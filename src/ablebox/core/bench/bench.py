@@ -13,6 +13,7 @@ from ..order.batch import Batch
 from ..order.order import Order
 from ..reach import Reach
 from ..shop.made import Made
+from .by_piece import CALLED, FIRST, LAST, laid_out, piece_steps
 from .case_steps import case_steps
 from .price import Price, price
 from .step import CaseSteps, Step
@@ -70,6 +71,9 @@ def is_known(assembly: Assembly, order: Order, reach: Reach) -> bool:
 def known_steps(made: Made, letter: str) -> CaseSteps | None:
     """Return the steps of a case if they have been worked out; ``None`` if not, or if there is no such case."""
     book = made.project.bench
+    if letter in CALLED:
+        parts = [part for part in made.parts if part.case == letter]
+        return piece_steps(laid_out(letter, parts), book.order) if parts else None
     for case, assembly in made.built:
         if case.letter == letter and is_known(assembly, book.order_of(letter), book.reach):
             return steps_of(assembly, book.order_of(letter), book.reach)
@@ -99,8 +103,38 @@ class Bench:
         self.made = made
         self.book = made.project.bench
         self._cases: dict[str, CaseSteps] = {}
+        #: Blocks, fillers, strips and loose parts as they lie on the bench.
+        self._pieces: dict[str, Assembly] = {}
+        for head in FIRST:
+            self._lay_out(head)
         for case, assembly in made.built:
             self._cases[case.letter] = steps_of(assembly, self.book.order_of(case.letter), self.book.reach)
+        for head in LAST:
+            self._lay_out(head)
+
+    def _lay_out(self, head: str) -> None:
+        parts = [part for part in self.made.parts if part.case == head]
+        if parts:
+            self._pieces[head] = laid_out(head, parts)
+            self._cases[head] = piece_steps(self._pieces[head], self.book.order)
+
+    def assembly(self, letter: str) -> Assembly:
+        """Return a case as built, or what belongs to no case as it lies on the bench.
+
+        Raises:
+            KeyError: if it is not there.
+        """
+        return self._pieces[letter] if letter in self._pieces else self.made.assembly(letter)
+
+    def is_case(self, letter: str) -> bool:
+        """Whether steps are those of a case."""
+        return letter not in self._pieces
+
+    def called(self, letters: Sequence[str]) -> str:
+        """Return what steps are about in words: cases, or blocks, fillers, strips or loose parts."""
+        cases = [letter for letter in letters if self.is_case(letter)]
+        words = [f"Case{'s' if len(cases) > 1 else ''} {', '.join(cases)}"] if cases else []
+        return ", ".join([*words, *(CALLED[letter] for letter in letters if not self.is_case(letter))])
 
     def case(self, letter: str) -> CaseSteps:
         """Return the steps of a case.
@@ -112,7 +146,7 @@ class Bench:
 
     @property
     def cases(self) -> list[CaseSteps]:
-        """The steps of every case that can be built."""
+        """The steps of every case that can be built, and of what belongs to none."""
         return list(self._cases.values())
 
     @cached_property
@@ -143,9 +177,13 @@ class Bench:
         """Whether a case's own step is ticked."""
         return self.is_ticked(place_of(letter, copy, key))
 
+    def copies_of(self, letter: str) -> int:
+        """Return how many are made of a case."""
+        return self.made.project.case(letter).copies if self.is_case(letter) else 1
+
     def copies(self, letter: str, step: Step) -> list[str]:
         """Return what a step is ticked by, for each copy of its case."""
-        count = self.made.project.case(letter).copies
+        count = self.copies_of(letter)
         return [place_of(letter, copy, step.key) for copy in range(1, count + 1)]
 
     @cached_property

@@ -208,12 +208,18 @@ class _Steps:
         return Apart(self.geometry, items, self.work.joints, self.work.apart, there)
 
     def _closed_in(self, driven: Sequence[tuple[int, Item]], own: set[int]) -> Stuck | None:
-        """Return why a fastener of a unit has no place in a step: what follows in it stands before its tool."""
+        """Return why a fastener or a clamp of a unit has no place in a step: what follows in it stands before its tool."""
         there = np.zeros(self.geometry.space.count, np.bool_)
         there[list(own)] = True
         for number, item in driven:
             if not self.geometry.reached([number], there)[0]:
                 return Stuck(item, (number,), tuple(self.geometry.closers(number, there)))
+        for holds in self._dowels:
+            met = self.geometry.clamps.set(self._dowels[holds], holds, there) if holds <= own else None
+            if met is not None:
+                roles = tuple(self.parts[atom].role for atom in sorted(holds))
+                item = Item(0, 0, What.CASE, Verb.FASTEN, roles)
+                return Stuck(item, (), tuple(int(atom) for atom in np.flatnonzero(met)), True)
         return None
 
     def _driven(self, drives: Iterable[int], atoms: Iterable[int], there: set[int]) -> list[Thing]:

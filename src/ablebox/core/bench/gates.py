@@ -83,7 +83,7 @@ def lines(bench: Bench, letter: str, step: Step, copy: int = 1) -> list[GateLine
 
 def closed(bench: Bench, letter: str, step: Step) -> frozenset[Thing]:
     """Return the holes something is still hung in that no tool reaches any more behind a gate."""
-    case, assembly = bench.case(letter), bench.made.assembly(letter)
+    case, assembly = bench.case(letter), bench.assembly(letter)
     at = case.keys[step.key]
     return frozenset(
         thing
@@ -101,7 +101,7 @@ def _until(case: CaseSteps, at: int) -> int:
 
 def _designed(bench: Bench, letter: str, step: Step) -> list[Ask]:
     """Return what the design asks for: openings in a back, tape on drawers that a top would trap."""
-    assembly = bench.made.assembly(letter)
+    assembly = bench.assembly(letter)
     found = []
     if step.gate is Gate.GLUE and any(part.role.kind in FRAMES for part in assembly.parts):
         found.append(Ask.LAID_OUT)

@@ -41,6 +41,7 @@ class Gate(Enum):
 class What(Enum):
     """What a step is about: what it is called, and what it is merged with, follow from it."""
 
+    JIGS = "blocks"
     MARK = "mark"
     TEST = "test"
     MACHINE = "machine"

@@ -12,6 +12,7 @@ from ..assembly.part import CutKind
 from ..assembly.role import FRAMES, PartKind, Role
 from ..assembly.uses import Use
 from ..bench.bench import Bench, JobStep
+from ..bench.by_piece import CALLED
 from ..bench.gates import Ask, GateLine, closed
 from ..bench.minutes import minutes
 from ..bench.step import Put, Step
@@ -23,10 +24,12 @@ from ..lengths import Length, inches
 from ..materials import material
 from ..parts.listing import Part
 from ..parts.words import drill
+from ..project.placed import FILLER
 from ..shop.weights import lifting
 
 #: Titles: what a ticket says.
 TITLES = {
+    What.JIGS: "make blocks",
     What.MARK: "mark parts", What.TEST: "test cuts", What.MACHINE: "machine", What.BAND: "band edges", What.PINS: "pin holes",
     What.BORE: "bore", What.DRY_FIT: "dry fit", What.PREFINISH: "finish inside", What.FINISH: "finish", What.CASE: "bottom in",
     What.SIDE: "second side", What.PARTITIONS: "partitions in", What.SHELVES_FIXED: "shelves in", What.TOP_RAILS: "top rails",
@@ -39,6 +42,7 @@ TITLES = {
     What.OFF: "take out", What.CARRY: "carry in",
 }  # fmt: skip
 _TOOLS = {
+    What.JIGS: "saw with stop block, plane, rule, pencil",
     What.MARK: "pencil, labels", What.TEST: "saw or router, scrap of the same sheet", What.MACHINE: "saw or router, rule",
     What.BAND: "iron or glue and clamps, trimmer", What.PINS: "drill, pin jig, stop on the bit", What.BORE: "drill, jigs, stops on the bits",
     What.DRY_FIT: "clamps, square, tape", What.PREFINISH: "brush, masking tape", What.FINISH: "brush or roller, fine paper",
@@ -168,7 +172,7 @@ class BenchWords:
         for name, count in self._fasteners(letter, step).items():
             yield f"{count} ×", name
         fittings = Counter(
-            self.made.assembly(letter).fittings[t.number].name for t in step.does if t.kind is ThingKind.FITTING
+            self.bench.assembly(letter).fittings[t.number].name for t in step.does if t.kind is ThingKind.FITTING
         )
         for name, count in fittings.items():
             yield f"{count} ×", name
@@ -178,7 +182,7 @@ class BenchWords:
         return list({part.code: part for part in found if part is not None}.values())
 
     def _fasteners(self, letter: str, step: Step) -> dict[str, int]:
-        fasteners = self.made.assembly(letter).fasteners
+        fasteners = self.bench.assembly(letter).fasteners
         return dict(Counter(fasteners[t.number].name for t in step.does if t.kind is ThingKind.FASTENER))
 
     def ask(self, letter: str, key: str) -> tuple[str, Length | None]:
@@ -195,7 +199,7 @@ class BenchWords:
                 f"{part.code if part is not None else role} as planed",
                 part.width.length if part is not None else None,
             )
-        number = next((each for each in self.made.assembly(letter).sums if each.key == key), None)
+        number = next((each for each in self.bench.assembly(letter).sums if each.key == key), None)
         if number is None:
             return rest.replace(".", " "), None
         of = rest.partition(".opening")[0].replace(".", " ") if ".opening/" in key else ""
@@ -207,6 +211,17 @@ class BenchWords:
     def _do(self, letter: str, step: Step) -> Iterator[str]:
         codes = _listed(self.codes(letter, step.roles))
         match step.what:
+            case What.JIGS:
+                for part in self._parts(letter, step.roles):
+                    size = " × ".join(
+                        self.made.units.write(each.length) for each in (part.length, part.width, part.thickness)
+                    )
+                    yield f"{part.code}: {size}{f', {use}' if (use := part.length.note or part.thickness.note) else ''}."
+                yield "Write size and use on each; keep them for the next job."
+            case What.MARK if letter in CALLED:
+                yield f"Mark {codes}: face, and which end is up."
+                if letter == FILLER:
+                    yield "They are cut wider than their gaps and stay so: they are scribed in the room."
             case What.MARK:
                 yield "Mark every part as its label says: face, front edge, up."
                 hands = [part.code for part in self._parts(letter, step.roles) if part.hand.value]
@@ -230,6 +245,9 @@ class BenchWords:
                 yield f"Finish what no brush reaches later: {codes}. Tape the faces that are glued."
             case What.FINISH:
                 yield "Sand, dust off, coat; fine paper between coats."
+                if letter in CALLED:
+                    yield "An edge that is scribed stays bare until it fits."
+                    return
                 yield "Hinges off, holes free, panes apart."
             case What.SQUARE:
                 yield "Measure both diagonals while the glue is wet."
@@ -243,7 +261,7 @@ class BenchWords:
             case What.CHECK:
                 yield "Doors and drawers run free, gaps are even, nothing rocks."
             case What.CARRY:
-                yield f"Case {letter} weighs {lifting(self.made, self.made.assembly(letter))}."
+                yield f"Case {letter} weighs {lifting(self.made, self.bench.assembly(letter))}."
                 yield "Clear the way, protect the floor."
             case _:
                 yield from self._put(letter, step)
@@ -251,7 +269,7 @@ class BenchWords:
     def _slots(self, letter: str, step: Step) -> dict[str, list[Role]]:
         found: dict[str, list[Role]] = {}
         for role in step.roles:
-            part = self.made.assembly(letter).part(role)
+            part = self.bench.assembly(letter).part(role)
             for kind in dict.fromkeys(cut.kind for cut in part.told.cuts):
                 found.setdefault(_plural(kind), []).append(role)
         return found
@@ -266,7 +284,7 @@ class BenchWords:
 
     def _holes(self, letter: str, things: Iterable[Thing]) -> list[str]:
         """Return how many holes of each kind are in which parts."""
-        assembly = self.made.assembly(letter)
+        assembly = self.bench.assembly(letter)
         rows: dict[Use, dict[Role, int]] = {}
         bits: dict[Use, dict[str, None]] = {}
         for thing in things:
@@ -285,7 +303,7 @@ class BenchWords:
         return found
 
     def _put(self, letter: str, step: Step) -> Iterator[str]:
-        fasteners = self.made.assembly(letter).fasteners
+        fasteners = self.bench.assembly(letter).fasteners
         if step.glued and step.wait:
             yield f"Glue the joints{self._bare(letter, step)}."
         if step.what in _FLAT:
@@ -297,7 +315,7 @@ class BenchWords:
                 yield f"{count} × {line}." if count > 1 else f"{line}."
         if step.verb is Verb.HANG and not step.puts:
             names = Counter(
-                self.made.assembly(letter).fittings[t.number].name for t in step.does if t.kind is ThingKind.FITTING
+                self.bench.assembly(letter).fittings[t.number].name for t in step.does if t.kind is ThingKind.FITTING
             )
             where = _listed(self.codes(letter, step.roles))
             for name, count in names.items():
@@ -344,14 +362,12 @@ class BenchWords:
 
     def _cautions(self, job: JobStep) -> Iterator[str]:
         step = job.step
-        stuffs = {
-            material(self.made.project.rack.stock(self.made.assembly(letter).part(role).goods).stuff).code
-            for letter, each in job.rows for role in each.roles if self._has(letter, role)
-        }  # fmt: skip
         match step.what:
+            case What.JIGS:
+                yield "Short pieces are cut off against a stop from a long strip, never ripped short by hand."
             case What.MACHINE | What.TEST:
                 yield "Where guard and riving knife come off for a dado set: featherboard, push block, no through cuts. Router: against the feed, hold with a jig."
-                yield _dust(stuffs)
+                yield _dust(self._stuffs(job))
             case What.PINS | What.BORE:
                 yield "Stop on the bit; clamp the part, small ones in a jig."
             case What.LEAVES | What.BOXES:
@@ -364,6 +380,12 @@ class BenchWords:
                 yield "Lift with two, with straight backs; what can tip is tied to the wall. Wiring, gas and water are for licensed trades; local codes decide."
             case What.COUNTER:
                 yield "Lift with two."
+
+    def _stuffs(self, job: JobStep) -> set[str]:
+        """Return what the parts of a step are made of."""
+        rows = [(letter, role) for letter, each in job.rows for role in each.roles if self._has(letter, role)]
+        rack = self.made.project.rack
+        return {material(rack.stock(self.bench.assembly(letter).part(role).goods).stuff).code for letter, role in rows}
 
     def _has(self, letter: str, role: Role) -> bool:
         return (letter, role) in self._codes

@@ -31,7 +31,9 @@ _MARK, _MOST = 55.0, 24
 #: Loose parts that are shown at most.
 _MANY = 12
 #: Steps that are shown on the loose parts they are done to.
-_LOOSE = frozenset({What.MARK, What.TEST, What.MACHINE, What.BAND, What.PINS, What.BORE, What.PREFINISH, What.HINGES})
+_LOOSE = frozenset(
+    {What.JIGS, What.MARK, What.TEST, What.MACHINE, What.BAND, What.PINS, What.BORE, What.PREFINISH, What.HINGES}
+)
 #: Steps that are seen from behind where that is where one stands.
 _FROM_BEHIND = frozenset({What.BACK, What.RAILS})
 #: Steps at which what is made is shown alone.

@@ -6,6 +6,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..bench.bench import JobStep, bench_of
+from ..bench.by_piece import CALLED
 from ..bench.gates import lines
 from ..bench.step import CaseSteps, Step
 from ..bench.verb import Gate, What
@@ -44,8 +45,8 @@ def steps_pages(book: Pages, letter: str) -> None:
         return
     case = bench.case(letter)
     words = BenchWords(bench)
-    name = book.made.project.case(letter).name
-    title = f"{letter}  {name}: at the bench"
+    name = f"{letter}  {book.made.project.case(letter).name}" if bench.is_case(letter) else CALLED[letter]
+    title = f"{name}: at the bench"
     under = f"{len(case.steps)} steps in an order that was built in space; tick what is done, write what came out."
     made_first = _first(book, letter)
     book.start(title, f"{under} {made_first}".strip())
@@ -153,7 +154,7 @@ def _step(book: Pages, letter: str, case: CaseSteps, block: _Block, x: float, wi
         book.y += _LINE
     if block.picture:
         codes = {role: part.code for part in book.made.parts if part.case == letter for role in part.roles}
-        view = step_view(book.made.assembly(letter), case, step, codes, named=False)
+        view = step_view(bench_of(book.made).assembly(letter), case, step, codes, named=False)
         replay(view, book.canvas, fitted(view, x + wide - _WIDE, top - 9, _WIDE, _HIGH))
     book.y = top + block.height
     book.canvas.polyline([(x, book.y - 12), (x + wide, book.y - 12)], "line", 0.6, False)

@@ -9,6 +9,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 
+from ..bench.bench import bench_of
 from ..cuts.plan import Plan
 from ..shop.made import Made
 from .book_bench import cautions_page, hardware_page, machining_pages, settings_page
@@ -40,7 +41,7 @@ def shop_book(made: Made, plans: Mapping[str, Plan]) -> bytes:
     hardware_page(book)
     machining_pages(book)
     settings_page(book)
-    for case, _ in made.built:
-        steps_pages(book, case.letter)
+    for steps in bench_of(made).cases:
+        steps_pages(book, steps.letter)
     cautions_page(book)
     return book.finish()

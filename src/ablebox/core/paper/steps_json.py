@@ -50,6 +50,8 @@ class _Telling:
 
     def ids(self, letter: str, copy: int) -> dict[Thing, str]:
         """Return the id of everything of a case that is bored, driven or hung."""
+        if not self.bench.is_case(letter):
+            return {}
         if (letter, copy) not in self._ids:
             assembly = self.made.assembly(letter)
             fittings = {id(each): i for i, each in enumerate(assembly.fittings)}
@@ -71,8 +73,8 @@ class _Telling:
         step = job.step
         cases, puts, does, closes, about = [], [], list[str](), list[str](), list[str]()
         for letter, each in job.rows:
-            assembly = self.made.assembly(letter)
-            for copy in range(1, self.made.project.case(letter).copies + 1):
+            assembly = self.bench.assembly(letter)
+            for copy in range(1, self.bench.copies_of(letter) + 1):
                 cases.append({"case": letter, "copy": copy})
                 puts += [self._put(letter, copy, assembly, put) for put in each.puts]
                 does += self._named(letter, copy, each.does)

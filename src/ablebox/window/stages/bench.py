@@ -54,6 +54,8 @@ class BenchStage(Stage):
     def __init__(self, desk: Desk) -> None:
         super().__init__(desk)
         self._key = ""
+        #: The case that was selected when the step in view was gone to.
+        self._case = ""
         self._ordering = self._news = False
         self.order = OrderCard(desk, self._turn_order)
         self._clear: tuple[object, list[Clearance]] | None = None
@@ -144,8 +146,11 @@ class BenchStage(Stage):
         """Show a step."""
         self._key = step.places[0]
         selection = self.desk.selection
-        if selection.case != step.letters[0] or selection.number:
-            selection.select(case=step.letters[0], number="")
+        # What belongs to no case leaves the case that is selected as it is.
+        letter = step.letters[0] if self.bench.is_case(step.letters[0]) else selection.case
+        self._case = letter
+        if selection.case != letter or selection.number:
+            selection.select(case=letter, number="")
         else:
             # The step moved, which everything in view follows.
             selection.changed.emit()
@@ -222,12 +227,12 @@ class BenchStage(Stage):
         case = bench.case(letter)
         words = BenchWords(bench)
         said = words.of(job)
-        names = f"Case {letter}" if len(job.rows) == 1 else f"Cases {', '.join(job.letters)}"
-        self.heading.set_text(f"{names}, step {self._number(job)} of {len(case.steps)}: {said.title}")
-        unit = "inches" if bench.made.units.system is System.INCH else "mm"
-        self.under.set_text(
-            f"{_LIES.get(step.lies, 'stands')} · {said.tools} · about {said.minutes} minutes · sizes in {unit}"
+        self.heading.set_text(
+            f"{bench.called(job.letters)}, step {self._number(job)} of {len(case.steps)}: {said.title}"
         )
+        unit = "inches" if bench.made.units.system is System.INCH else "mm"
+        lies = _LIES.get(step.lies, "stands") if bench.is_case(letter) else "on the bench"
+        self.under.set_text(f"{lies} · {said.tools} · about {said.minutes} minutes · sizes in {unit}")
         self.drawing.show_drawing(self._picture(job))
         if step.gate is not Gate.NONE:
             rows = [(row.place, words.gate_line(letter, step, row), row.done) for row in lines(bench, letter, step)]
@@ -246,12 +251,12 @@ class BenchStage(Stage):
     def _picture(self, job: JobStep) -> Drawing:
         made, letter = self.desk.document.made, job.letters[0]
         codes = {role: part.code for part in made.parts if part.case == letter for role in part.roles}
-        return step_view(made.assembly(letter), self.bench.case(letter), job.step, codes)
+        return step_view(self.bench.assembly(letter), self.bench.case(letter), job.step, codes)
 
     def select(self) -> None:
         """Show the selected case's first step that is not done, if another case was selected."""
         job, letter = self.job, self.desk.selection.case
-        if job is not None and letter not in job.letters:
+        if job is not None and letter not in job.letters and letter != self._case:
             own = [each for each in self.steps if letter in each.letters]
             if own:
                 self._key = next((each for each in own if not self.bench.is_done(each)), own[0]).places[0]
@@ -311,7 +316,7 @@ class BenchStage(Stage):
         made, letter = self.desk.document.made, job.letters[0]
         said = BenchWords(self.bench).of(job)
         title = said.title[:1].upper() + said.title[1:]
-        add_step(column, title, f"Case {', '.join(job.letters)} · step {self._number(job)}", said)
+        add_step(column, title, f"{self.bench.called(job.letters)} · step {self._number(job)}", said)
         for case, step in job.rows:
             copies = [(place, self.bench.is_ticked(place)) for place in self.bench.copies(case, step)]
             add_copies(column, case, copies, partial(self._tick_copy, title))
@@ -321,7 +326,8 @@ class BenchStage(Stage):
             if step.what is What.BACK:
                 asked[f"{case}/"] = None
             for of in asked:
-                add_diagonals(column, made.units, *(measured.get(of + name) for name in DIAGONALS))
+                whose = of.partition("/")[2].strip("/").replace(".", " ") or "case"
+                add_diagonals(column, made.units, whose, *(measured.get(of + name) for name in DIAGONALS))
         if job.step.what is What.TEST:
             self._sheets(column, job)
         if job.step.what in (What.DRY_FIT, What.OPENINGS, What.BOXES):
@@ -339,7 +345,7 @@ class BenchStage(Stage):
         """Ask for the thickness of the sheets that go into the slots, where nobody has measured them."""
         made = self.desk.document.made
         codes = dict.fromkeys(
-            made.assembly(letter).part(role).goods for letter, step in job.rows for role in step.roles
+            self.bench.assembly(letter).part(role).goods for letter, step in job.rows for role in step.roles
         )
         left = [row for row in made.project.rack.goods if row.code in codes and row.measured is None]
         if left:

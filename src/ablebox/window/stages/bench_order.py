@@ -92,7 +92,7 @@ class OrderCard:
     def _prices(self, bench: Bench, letter: str, own: bool, others: list[tuple[str, Answer, Words]]) -> Iterator[None]:
         """Say beside each other answer what it would ask for: case by case, a case at a time."""
         book = bench.book
-        letters = [letter] if own else [case.letter for case in bench.cases if case.letter not in book.orders]
+        letters = [letter] if own else [case.letter for case, _ in bench.made.built if case.letter not in book.orders]
         order = book.order_of(letter) if own else book.order
         now = price_of(bench.made, letters, order)
         for question, answer, line in others:

@@ -100,17 +100,25 @@ def add_asks(
         column.addLayout(row)
 
 
-def add_diagonals(column: QVBoxLayout, units: Units, one: Length | None, other: Length | None) -> None:
-    """Say how far out of square a case is, and what to do."""
+def add_diagonals(column: QVBoxLayout, units: Units, of: str, one: Length | None, other: Length | None) -> None:
+    """Say how far out of square something is, and what to do.
+
+    Args:
+        column: where to.
+        units: how sizes are written.
+        of: what the diagonals are of, such as ``case`` or ``back``.
+        one: the diagonal that rises to the right, if it was measured.
+        other: the one that falls.
+    """
     if one is None or other is None:
         return
     apart = abs((one - other).ticks)
     if apart == 0:
-        column.addWidget(Words("It is square.", 16, True, "settled"))
+        column.addWidget(Words(f"The {of} is square.", 16, True, "settled"))
         return
     longer = "the first" if one > other else "the second"
     half = units.write(Length(apart // 2))
-    text = f"Out by {units.write(Length(apart))}: push {longer}, the longer, in by {half}."
+    text = f"The {of} is out by {units.write(Length(apart))}: push {longer}, the longer, in by {half}."
     column.addWidget(Words(text, 16, True, "select", wrap=True))
 
 
