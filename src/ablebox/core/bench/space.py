@@ -36,6 +36,8 @@ class Space:
         boxes = [box for body in bodies for box in body]
         self.low: Ints = np.array([box.low for box in boxes], np.int64).reshape(-1, 3)
         self.high: Ints = np.array([box.high for box in boxes], np.int64).reshape(-1, 3)
+        #: The same axis by axis, for what is compared with many tools.
+        self._lows, self._highs = self.low.T.astype(np.float64), self.high.T.astype(np.float64)
         self.owner: Ints = np.repeat(np.arange(self.count), [len(body) for body in bodies])
         self._starts = np.cumsum([0, *(len(body) for body in bodies)])[:-1]
         #: For each direction, whether a body that moves that way hits another.
@@ -99,20 +101,29 @@ class Space:
         begin = start + unit * (half + _GRAZE)[:, None]
         run = end - begin
         wide = (half - _GRAZE)[:, None]
-        # Nearly every tool stands straight out, and takes up a box.
+        # Nearly every tool stands straight out, and takes up a box. Most boxes are told apart by the first axis.
         low, high = np.minimum(begin, end) - wide, np.maximum(begin, end) + wide
-        hit = np.ones((len(start), len(self.low)), np.bool_)
-        for axis in range(3):
-            hit &= self.low[None, :, axis] < high[:, None, axis]
-            hit &= self.high[None, :, axis] > low[:, None, axis]
-        for i in np.flatnonzero((np.abs(run) > 1.0).sum(1) > 1):
-            # Of one that stands aslant the box is only around it.
-            near, far = np.flatnonzero(hit[i]), np.where(np.abs(run[i]) < 1e-9, 1e-9, run[i])
-            ahead = np.stack(
-                [(self.low[near] - wide[i] - begin[i]) / far, (self.high[near] + wide[i] - begin[i]) / far]
-            )
-            hit[i, near] = np.maximum(ahead.min(0).max(1), 0.0) < np.minimum(ahead.max(0).min(1), 1.0)
-        return self.of_each(hit)
+        first = (self._lows[0] < high[:, :1]) & (self._highs[0] > low[:, :1])
+        tool, box = np.nonzero(first)
+        for axis in (1, 2):
+            met = (self._lows[axis][box] < high[tool, axis]) & (self._highs[axis][box] > low[tool, axis])
+            tool, box = tool[met], box[met]
+        # Of one that stands aslant the box is only around it.
+        slants = (np.abs(run) > 1.0).sum(1) > 1
+        if slants.any():
+            met = ~slants[tool] | self._pierced(begin[tool], run[tool], wide[tool], box)
+            tool, box = tool[met], box[met]
+        found = np.zeros((len(start), self.count), np.bool_)
+        found[tool, self.owner[box]] = True
+        return found
+
+    def _pierced(
+        self, begin: NDArray[np.float64], run: NDArray[np.float64], wide: NDArray[np.float64], box: Ints
+    ) -> Mask:
+        """Return of pairs of a rod and a box whether they meet."""
+        far = np.where(np.abs(run) < 1e-9, 1e-9, run)
+        ahead = np.stack([(self.low[box] - wide - begin) / far, (self.high[box] + wide - begin) / far])
+        return np.asarray(np.maximum(ahead.min(0).max(1), 0.0) < np.minimum(ahead.max(0).min(1), 1.0))
 
     def of_each(self, cells: Mask) -> Mask:
         """Return what holds of each body, row by row, of what holds of its boxes."""

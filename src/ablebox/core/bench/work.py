@@ -6,6 +6,7 @@ from __future__ import annotations
 import re
 from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass, field, replace
+from functools import cached_property
 
 import numpy as np
 
@@ -94,7 +95,7 @@ class _Work:
     def all(self) -> Work:
         joints = list(self._joints(True))
         items = [*self._loose(), *self._made_first(), *self._hung(), *self._puts(), *self._plain()]
-        items = [replace(item, after=item.after | self.first.get(item.key, set())) for item in items]
+        items = [replace(item, after=item.after | self.first[item.key]) if item.key in self.first else item for item in items]
         return Work(tuple(items), self.made, tuple(joints), tuple(self._joints(False)))
 
     def _joints(self, driven: bool) -> Iterator[tuple[int, frozenset[int]]]:
@@ -113,14 +114,20 @@ class _Work:
     def _nearest(self, number: int, roles: Iterable[Role]) -> int | None:
         """Return the number of the hardware a screw holds: of those at its parts the nearest."""
         fastener, mine = self.assembly.fasteners[number], set(roles)
-        wholes = {role.whole for role in mine}
+        near = {i for role in mine for of in (role, role.whole) for i in self._at_role.get(of, ())}
         kinds = HOLDS[fastener.kind]
-        found = [
-            (_far(each, fastener.head), i)
-            for i, each in enumerate(self.assembly.fittings)
-            if each.kind in kinds and any(role in mine or role in wholes for role in each.holds)
-        ]
+        fittings = self.assembly.fittings
+        found = [(_far(fittings[i], fastener.head), i) for i in near if fittings[i].kind in kinds]
         return min(found)[1] if found else None
+
+    @cached_property
+    def _at_role(self) -> dict[Role, list[int]]:
+        """The numbers of the hardware at each part."""
+        found: dict[Role, list[int]] = {}
+        for i, fitting in enumerate(self.assembly.fittings):
+            for role in fitting.holds:
+                found.setdefault(role, []).append(i)
+        return found
 
     # What is done to loose parts
 

@@ -83,15 +83,16 @@ def _listed(names: list[str]) -> str:
     )
 
 
-def _another(made: Made, letter: str, assembly: Assembly, order: Order) -> Fix | None:
-    """Return another school of order by which everything has its place, if there is one."""
+def _another(made: Made, letter: str, assembly: Assembly, order: Order) -> Iterator[Fix | None]:
+    """Look for another school of order by which everything has its place, if there is one."""
     for question in _MAKE_ROOM:
         for answer in QUESTIONS[question]:
             project = ordered(made.project, letter, question, answer)
             other = project.bench.order_of(letter)
             if other != order and not steps_of(assembly, other, made.project.bench.reach).stuck:
-                return Fix(f"{letter}: {answer.words}", project)
-    return None
+                yield Fix(f"{letter}: {answer.words}", project)
+                return
+            yield None
 
 
 def ticked_too_soon(made: Made) -> Iterator[Snag]:

@@ -23,7 +23,7 @@ from ..shop.made import Made
 from ..units import Units
 from .called import called
 from .snag import Check, Fix, Level, Snag, Sought
-from .ways_on import way_on
+from .ways_on import ways_on
 
 #: Behind this a shelf clears a hinge (common practice).
 _CLEAR = millimetres(70)
@@ -147,8 +147,8 @@ _SENTENCES: dict[Fault, Callable[[Assembly, Finding, Units], str]] = {
 }  # fmt: skip
 
 
-def _way_on(made: Made, case: Case, finding: Finding) -> Fix | None:
-    return way_on(made, case, finding.roles, _offer(made, case, finding))
+def _way_on(made: Made, case: Case, finding: Finding) -> Iterator[Fix | None]:
+    return ways_on(made, case, finding.roles, _offer(made, case, finding))
 
 
 def _offer(made: Made, case: Case, finding: Finding) -> Fix | None:

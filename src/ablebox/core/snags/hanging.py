@@ -21,7 +21,7 @@ from ..lengths import ZERO, Length, inches
 from ..shop.made import Made
 from .called import called
 from .snag import Check, Fix, Level, Snag, Sought
-from .ways_on import way_on
+from .ways_on import ways_on
 
 #: What a narrow stile is made wider by, so that hinges find room on its back (common practice).
 _ROOM = inches("3/4")
@@ -43,8 +43,8 @@ def hangs_on_nothing(made: Made) -> Iterator[Snag]:
             )  # fmt: skip
 
 
-def _way_on(made: Made, case: Case, assembly: Assembly, wanting: Wanting) -> Fix | None:
-    return way_on(made, case, _about(wanting), _offer(made, case, assembly, wanting))
+def _way_on(made: Made, case: Case, assembly: Assembly, wanting: Wanting) -> Iterator[Fix | None]:
+    return ways_on(made, case, _about(wanting), _offer(made, case, assembly, wanting))
 
 
 def _about(wanting: Wanting) -> list[Role]:

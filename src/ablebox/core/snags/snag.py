@@ -45,17 +45,36 @@ class Fix:
 
 
 class Sought:
-    """A way out that is looked for once somebody wants it, and only then."""
+    """A way out that is looked for once somebody wants it, step by step if they have no time.
 
-    def __init__(self, look: Callable[[], Fix | None]) -> None:
-        self._look: Callable[[], Fix | None] | None = look
+    Args:
+        look: looks for it: gives ``None`` for each thing tried that is none, and the way out at last if there is one.
+    """
+
+    def __init__(self, look: Callable[[], Iterator[Fix | None]]) -> None:
+        self._look = look
+        self._looking: Iterator[Fix | None] | None = None
         self._found: Fix | None = None
+        #: Whether the search is over.
+        self.over = False
+
+    def step(self) -> None:
+        """Try one thing more."""
+        if self.over:
+            return
+        if self._looking is None:
+            self._looking = self._look()
+        try:
+            self._found = next(self._looking)
+            self.over = self._found is not None
+        except StopIteration:
+            self.over = True
 
     @property
     def found(self) -> Fix | None:
-        """What was found; ``None`` if there is none."""
-        if self._look is not None:
-            self._found, self._look = self._look(), None
+        """What was found, looked for to the end; ``None`` if there is none."""
+        while not self.over:
+            self.step()
         return self._found
 
 
@@ -80,6 +99,16 @@ class Snag:
     key: str = ""
     offer: Fix | Sought | None = field(default=None, compare=False)
     proof: Callable[[Fix], bool] | None = field(default=None, compare=False, repr=False)
+
+    @property
+    def is_sought(self) -> bool:
+        """Whether its way out is still looked for."""
+        return isinstance(self.offer, Sought) and not self.offer.over
+
+    def seek(self) -> None:
+        """Look for its way out a little further."""
+        if isinstance(self.offer, Sought):
+            self.offer.step()
 
     @property
     def fix(self) -> Fix | None:

@@ -42,15 +42,16 @@ def cannot_be_built(made: Made) -> Iterator[Snag]:
         yield Snag("built.not", Level.STOP, text, letter, key, offer)
 
 
-def _way(made: Made, case: Case, place: str) -> Fix | None:
+def _way(made: Made, case: Case, place: str) -> Iterator[Fix | None]:
     for step in islice(_ways(made, case, place), _MOST):
         project = made.project.with_case(step.case)
         try:
             if case.letter not in Made(project, made).unbuilt:
-                return Fix(f"{step.title[:1].upper()}{step.title[1:]}", project)
+                yield Fix(f"{step.title[:1].upper()}{step.title[1:]}", project)
+                return
         except (AbleBoxError, KeyError, ValueError):
-            continue
-    return None
+            pass
+        yield None
 
 
 def _ways(made: Made, case: Case, place: str) -> Iterator[Step]:

@@ -38,8 +38,8 @@ _PLACES: tuple[tuple[frozenset[PartKind], tuple[str, ...]], ...] = (
 )  # fmt: skip
 
 
-def way_on(made: Made, case: Case, roles: Sequence[Role], first: Fix | None = None) -> Fix | None:
-    """Return a change of one choice after which less is wrong with a case, and nothing with these parts.
+def ways_on(made: Made, case: Case, roles: Sequence[Role], first: Fix | None = None) -> Iterator[Fix | None]:
+    """Look for a change of one choice after which less is wrong with a case, and nothing with these parts: ``None`` for each tried in vain.
 
     Args:
         made: what the project comes to.
@@ -49,12 +49,14 @@ def way_on(made: Made, case: Case, roles: Sequence[Role], first: Fix | None = No
     """
     before = _wrong(made, case.letter)
     if first is not None and first.project is not None and _helps(made, first.project, case.letter, roles, before):
-        return first
+        yield first
+        return
     for step in islice(_tried(made, case, roles), _MOST):
         project = made.project.with_case(step.case)
         if _helps(made, project, case.letter, roles, before):
-            return Fix(f"{step.title[:1].upper()}{step.title[1:]}", project)
-    return None
+            yield Fix(f"{step.title[:1].upper()}{step.title[1:]}", project)
+            return
+        yield None
 
 
 def _helps(made: Made, project: Project, letter: str, roles: Sequence[Role], before: set[Role]) -> bool:

@@ -3,7 +3,7 @@
 
 from __future__ import annotations
 
-from PyQt6.QtCore import QPointF, Qt
+from PyQt6.QtCore import QPointF, Qt, QTimer
 from PyQt6.QtGui import QPainter, QPaintEvent, QPolygonF
 from PyQt6.QtWidgets import QHBoxLayout, QPushButton, QSizePolicy, QWidget
 
@@ -77,6 +77,9 @@ class SnagLine(QWidget):
         row.addWidget(self.fix)
         row.addWidget(self._count)
         self.fix.clicked.connect(self.mend)
+        self._seeking = QTimer(self)
+        self._seeking.setInterval(0)
+        self._seeking.timeout.connect(self._seek)
         desk.document.changed.connect(self._changed)
         desk.document.refused.connect(self.refuse)
 
@@ -89,6 +92,15 @@ class SnagLine(QWidget):
     def _changed(self) -> None:
         self._at, self._refusal = 0, ""
         self.refresh()
+
+    def _seek(self) -> None:
+        """Look a little further for the way out of the snag that is shown."""
+        snag = None if self._refusal else self.snag
+        if snag is not None and snag.is_sought:
+            snag.seek()
+        if snag is None or not snag.is_sought:
+            self._seeking.stop()
+            self.refresh()
 
     def refuse(self, sentence: str) -> None:
         """Show why something could not be done, until something else is."""
@@ -129,7 +141,10 @@ class SnagLine(QWidget):
         else:
             self._mark.kind = {Level.STOP: "stop", Level.WARN: "warn", Level.NOTE: "note"}[snag.level]
             self.sentence.set_text(snag.sentence)
-            fix = snag.fix
+            # A way out that takes long to find is looked for while nobody waits; what is being typed goes first.
+            fix = None if snag.is_sought else snag.fix
+            if snag.is_sought:
+                self._seeking.start()
         self.fix.setVisible(fix is not None)
         if fix is not None:
             self.fix.setText(f"{fix.title}  Ctrl+↵")
