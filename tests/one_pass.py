@@ -74,7 +74,7 @@ def one_pass(seed: int) -> Outcome:
     if found.air and not assembly.wanting:
         found.faults.append("a slide on air that nobody tells")
     bench = Bench(made)
-    found.stuck = bool(bench.cases[0].stuck)
+    found.stuck = any(case.stuck for case in bench.cases)
     if not found.stuck:
         space, steps = json.loads(json.dumps(assembly_tree(made))), json.loads(json.dumps(steps_tree(bench)))
         found.faults += replay(space, steps)

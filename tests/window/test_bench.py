@@ -88,6 +88,22 @@ class Bench(UiCase):
         self.to("C", What.TOP_RAILS)
         self.assertFalse(self.stage.gate.isVisible())
 
+    def test_the_first_dado_is_measured_before_the_batch_is_cut(self) -> None:
+        self.to("C", What.TEST)
+        for text, words in (
+            ("11/16", "Too tight by 1/32"),
+            ("25/32", "Loose by 1/16"),
+            ("23/32", "It fits: cut the batch."),
+        ):
+            field = self.find(LengthField, "came-out:C/dado.first")
+            field.setFocus()
+            field.selectAll()
+            QTest.keyClicks(field, text)
+            QTest.keyClick(field, Qt.Key.Key_Return)
+            self.settle()
+            self.assertIn(words, self.said())
+        self.assertEqual(self.project.measured["C/dado.first"], inches("23/32"))
+
     def test_what_came_out_is_asked_for_and_overrules(self) -> None:
         self.to("C", What.SQUARE)
         for name, text in (("rising", "42 9/16"), ("falling", "42 5/8")):
@@ -212,6 +228,15 @@ class BenchInMillimetres(Bench):
     def test_space_ticks_and_goes_on_backspace_goes_back_and_undo_undoes(self) -> None:
         self.assertEqual(self.stage.job.step.what if self.stage.job else None, What.BACK)
         self.assertIn("is out by 2", self.said())
+
+    def test_the_first_dado_is_measured_before_the_batch_is_cut(self) -> None:
+        self.to("A", What.TEST)
+        field = self.find(LengthField, "came-out:A/dado.first")
+        field.setFocus()
+        QTest.keyClicks(field, "18")
+        QTest.keyClick(field, Qt.Key.Key_Return)
+        self.settle()
+        self.assertIn("It fits", self.said())
 
     def test_a_gate_is_ticked_line_by_line_and_kept_with_the_project(self) -> None:
         self.window.desk.document.look_again()

@@ -11,7 +11,7 @@ from functools import cached_property
 import numpy as np
 
 from ..assembly.fitting import Fitting, FittingKind
-from ..assembly.part import Placed
+from ..assembly.part import CutKind, Placed
 from ..assembly.role import PartKind, Role
 from ..assembly.uses import Use
 from ..order.finish import Finish
@@ -32,6 +32,8 @@ _DOORS = frozenset({PartKind.DOOR, PartKind.FLAP})
 _FRONTS = _DOORS | {PartKind.DRAWER_FRONT, PartKind.FALSE_FRONT}
 #: How the keys of both diagonals end.
 DIAGONALS = ("diagonal.rising", "diagonal.falling")
+#: How the key of the first dado's width ends.
+DADO = "dado.first"
 #: What ends the keys of the second lot of loose parts.
 _SECOND = " of fronts"
 _FLAPS = frozenset({FittingKind.FLAP_HINGE, FittingKind.FLAP_SUPPORT})
@@ -95,7 +97,9 @@ class _Work:
     def all(self) -> Work:
         joints = list(self._joints(True))
         items = [*self._loose(), *self._made_first(), *self._hung(), *self._puts(), *self._plain()]
-        items = [replace(item, after=item.after | self.first[item.key]) if item.key in self.first else item for item in items]
+        items = [
+            replace(item, after=item.after | self.first[item.key]) if item.key in self.first else item for item in items
+        ]
         return Work(tuple(items), self.made, tuple(joints), tuple(self._joints(False)))
 
     def _joints(self, driven: bool) -> Iterator[tuple[int, frozenset[int]]]:
@@ -150,7 +154,18 @@ class _Work:
         last = f"mark{lot}"
         slotted = tuple(part.role for part in parts if any(cut.kind.takes_a_part for cut in part.told.cuts))
         if slotted:
-            yield Item(phase(Phase.TEST), 0, What.TEST, Verb.TEST, slotted, after=frozenset({last}), key=f"test{lot}")
+            dado = not lot and any(cut.kind is CutKind.DADO for part in parts for cut in part.told.cuts)
+            asks = (f"{self.assembly.letter}/{DADO}",) if dado else ()
+            yield Item(
+                phase(Phase.TEST),
+                0,
+                What.TEST,
+                Verb.TEST,
+                slotted,
+                after=frozenset({last}),
+                key=f"test{lot}",
+                asks=asks,
+            )
             last = f"test{lot}"
         cut = tuple(part.role for part in parts if part.told.cuts)
         if cut:

@@ -19,7 +19,7 @@ from ..bench.step import Put, Step
 from ..bench.thing import Thing, ThingKind
 from ..bench.verb import Gate, Verb, What
 from ..bench.way import ASLANT, Move
-from ..bench.work import DIAGONALS
+from ..bench.work import DADO, DIAGONALS
 from ..lengths import Length, inches
 from ..materials import material
 from ..parts.listing import Part
@@ -54,6 +54,7 @@ _TOOLS = {
 #: What is done to the parts of the case and, later, to those of boxes and fronts.
 _OF_LOTS = frozenset({What.MARK, What.TEST, What.MACHINE, What.BAND, What.PINS, What.BORE, What.PREFINISH})
 _FRONTS = frozenset({PartKind.DOOR, PartKind.FLAP, PartKind.DRAWER_FRONT, PartKind.FALSE_FRONT})
+_IN_DADOES = (PartKind.BOTTOM, PartKind.FIXED_SHELF, PartKind.PARTITION)
 #: What is put together lying flat.
 _FLAT = frozenset({What.FRAME_MADE, What.LEAVES, What.COUNTER_MADE})
 _GLUED_TOOLS = "glue, {} clamps, square, damp rag"
@@ -192,6 +193,8 @@ class BenchWords:
             up = "up" if rest.endswith(DIAGONALS[0]) else "down"
             of = rest.rpartition("/")[0].replace(".", " ").replace("-", " ")
             return f"{of}{', ' if of else ''}diagonal, left to right {up}", None
+        if rest == DADO:
+            return "first dado, as wide as it is", self.dado(letter)
         role = rest.removesuffix("/planed")
         if role != rest:
             part = self._codes.get((letter, role))
@@ -205,6 +208,11 @@ class BenchWords:
         of = rest.partition(".opening")[0].replace(".", " ") if ".opening/" in key else ""
         words = f"{of}, {number.label}" if of else number.label
         return words, number.reckoned_length or number.length
+
+    def dado(self, letter: str) -> Length | None:
+        """Return how thick what goes into the dadoes of a case is."""
+        parts = self.bench.assembly(letter).parts
+        return next((part.thickness.length for part in parts if part.role.kind in _IN_DADOES), None)
 
     # What is done
 

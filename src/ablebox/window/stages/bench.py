@@ -16,7 +16,7 @@ from ...core.bench.doubt import Clearance
 from ...core.bench.gates import lines
 from ...core.bench.step import Step
 from ...core.bench.verb import Gate, What
-from ...core.bench.work import DIAGONALS
+from ...core.bench.work import DADO, DIAGONALS
 from ...core.drawing.bench_words import BenchWords, gate_title, title_of
 from ...core.drawing.shapes import Drawing
 from ...core.drawing.step_view import step_view
@@ -33,7 +33,7 @@ from ..widgets.words import Words
 from .bench_gate import GateCard
 from .bench_order import OrderCard
 from .bench_reading import Reading, ReadingMode
-from .bench_tape import add_asks, add_cautions, add_copies, add_diagonals, add_doubts, add_step
+from .bench_tape import add_asks, add_cautions, add_copies, add_diagonals, add_doubts, add_fit, add_step
 from .bench_wire import Ticket, Wire
 from .stage import Stage
 
@@ -323,6 +323,8 @@ class BenchStage(Stage):
             add_asks(column, self.desk, self._asks(case, step), self._came_out)
             measured = made.project.measured
             asked = dict.fromkeys(ask.removesuffix(DIAGONALS[0]) for ask in step.asks if ask.endswith(DIAGONALS[0]))
+            if f"{case}/{DADO}" in step.asks:
+                add_fit(column, made.units, measured.get(f"{case}/{DADO}"), BenchWords(self.bench).dado(case))
             if step.what is What.BACK:
                 asked[f"{case}/"] = None
             for of in asked:

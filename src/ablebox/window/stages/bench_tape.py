@@ -9,11 +9,14 @@ from PyQt6.QtWidgets import QCheckBox, QHBoxLayout, QVBoxLayout
 
 from ...core.bench.doubt import Clearance
 from ...core.drawing.bench_words import StepWords
-from ...core.lengths import Length, millimetres
+from ...core.lengths import Length, inches, millimetres
 from ...core.units import Units
 from ..desk import Desk
 from ..widgets.length_field import FIELD_WIDTH, LengthField
 from ..widgets.words import Words
+
+#: A dado is loose that is wider than what goes in by more (common practice: 1/64 in).
+_LOOSE = inches("1/64")
 
 
 def add_step(column: QVBoxLayout, title: str, under: str, said: StepWords) -> None:
@@ -119,6 +122,27 @@ def add_diagonals(column: QVBoxLayout, units: Units, of: str, one: Length | None
     longer = "the first" if one > other else "the second"
     half = units.write(Length(apart // 2))
     text = f"The {of} is out by {units.write(Length(apart))}: push {longer}, the longer, in by {half}."
+    column.addWidget(Words(text, 16, True, "select", wrap=True))
+
+
+def add_fit(column: QVBoxLayout, units: Units, cut: Length | None, sheet: Length | None) -> None:
+    """Say how what goes into the first dado fits it, and what to do.
+
+    Args:
+        column: where to.
+        units: how sizes are written.
+        cut: how wide the dado came out, if it was measured.
+        sheet: how thick what goes in is.
+    """
+    if cut is None or sheet is None:
+        return
+    if cut < sheet:
+        text = f"Too tight by {units.write(sheet - cut)}: widen the cut before the batch."
+    elif cut - sheet > _LOOSE:
+        text = f"Loose by {units.write(cut - sheet)}: glue does not fill it; narrow the cut, and shim this one."
+    else:
+        column.addWidget(Words("It fits: cut the batch.", 16, True, "settled"))
+        return
     column.addWidget(Words(text, 16, True, "select", wrap=True))
 
 
