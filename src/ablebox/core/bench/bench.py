@@ -21,7 +21,7 @@ from .verb import What
 
 #: What is done to all cases at one setting, or at one time, where they are worked in batches.
 _TOGETHER = frozenset({
-    What.MARK, What.TEST, What.MACHINE, What.BAND, What.PINS, What.BORE, What.PREFINISH, What.FINISH, What.FRAME_MADE,
+    What.SAW, What.MARK, What.TEST, What.MACHINE, What.BAND, What.PINS, What.BORE, What.PREFINISH, What.FINISH, What.FRAME_MADE,
     What.OPENINGS, What.BOXES, What.BOX_SLIDES, What.LEAVES, What.HINGES, What.COUNTER_MADE, What.OFF,
 })  # fmt: skip
 
@@ -208,9 +208,14 @@ def _in_one_order(cases: Sequence[CaseSteps], batch: Batch) -> Iterator[list[tup
 
 
 def _one_by_one(cases: Sequence[CaseSteps]) -> Iterator[list[tuple[str, Step]]]:
+    """Return the steps of cases one case after the other; only the sheets are cut for all of them at once."""
+    sawn = [(case.letter, case.steps[0]) for case in cases if case.steps and case.steps[0].what is What.SAW]
     for case in cases:
         for step in case.steps:
-            yield [(case.letter, step)]
+            if (case.letter, step) in sawn[:1]:
+                yield sawn
+            elif step is not case.steps[0] or step.what is not What.SAW:
+                yield [(case.letter, step)]
 
 
 def _batched(cases: Sequence[CaseSteps]) -> Iterator[list[tuple[str, Step]]]:

@@ -13,6 +13,7 @@ from .verb import What
 #: Set-up, for each part, for each hole, fastener or piece of hardware, for each part put in (common practice).
 _TIMES = {
     What.JIGS: (5.0, 3.0, 0.0, 0.0),
+    What.SAW: (0.0, 3.0, 0.0, 0.0),
     What.MARK: (2.0, 0.5, 0.0, 0.0),
     What.TEST: (12.0, 1.0, 0.0, 0.0),
     What.MACHINE: (12.0, 4.0, 0.0, 0.0),

@@ -16,6 +16,7 @@ from ..order.top import Top
 class Phase(IntEnum):
     """When something is done, in the usual order of work (common practice); what is possible decides in the end."""
 
+    SAW = 5
     MARK = 10
     TEST = 20
     MACHINE = 30
@@ -39,7 +40,7 @@ class Phase(IntEnum):
     ENDS = 220
     PACKERS = 230
     SLIDES = 240
-    OPENINGS = 250
+    OPENINGS = 249
     MARK_FRONTS = 251
     BOXES = 265
     LEAVES = 270

@@ -12,7 +12,7 @@ from .verb import Verb, What
 
 #: What a step that is done makes of the parts it is about.
 _MAKES = {
-    Verb.MACHINE: PartState.MACHINED, Verb.BORE: PartState.MACHINED, Verb.BAND: PartState.BANDED, Verb.FASTEN: PartState.FITTED,
+    Verb.CUT: PartState.CUT, Verb.MACHINE: PartState.MACHINED, Verb.BORE: PartState.MACHINED, Verb.BAND: PartState.BANDED, Verb.FASTEN: PartState.FITTED,
     Verb.SET: PartState.FITTED,
 }  # fmt: skip
 _RANK = {state: number for number, state in enumerate(PartState)}

@@ -9,6 +9,7 @@ from enum import Enum
 class Verb(Enum):
     """What is done at a step; the value is what it is called in JSON."""
 
+    CUT = "cut"
     MARK = "mark"
     TEST = "test-cut"
     MACHINE = "machine"
@@ -42,6 +43,7 @@ class What(Enum):
     """What a step is about: what it is called, and what it is merged with, follow from it."""
 
     JIGS = "blocks"
+    SAW = "saw"
     MARK = "mark"
     TEST = "test"
     MACHINE = "machine"

@@ -150,7 +150,8 @@ class _Work:
 
         roles = tuple(part.role for part in parts)
         mine = set(roles)
-        yield Item(phase(Phase.MARK), 0, What.MARK, Verb.MARK, roles, after=first, key=f"mark{lot}")
+        yield Item(phase(Phase.SAW), 0, What.SAW, Verb.CUT, roles, after=first, key=f"saw{lot}")
+        yield Item(phase(Phase.MARK), 0, What.MARK, Verb.MARK, roles, after=first | {f"saw{lot}"}, key=f"mark{lot}")
         last = f"mark{lot}"
         slotted = tuple(part.role for part in parts if any(cut.kind.takes_a_part for cut in part.told.cuts))
         if slotted:
@@ -233,7 +234,7 @@ class _Work:
     def _before(self, roles: Iterable[Role]) -> frozenset[str]:
         """Return what is done to parts before they are put in anywhere."""
         lots = {_SECOND if role in self.to_openings else "" for role in roles} or {""}
-        names = ["mark", "machine", "band", "bore", "prefinish", "finish parts"]
+        names = ["saw", "mark", "machine", "band", "bore", "prefinish", "finish parts"]
         if self.order.pins is Pins.LOOSE:
             names.append("pins")
         return frozenset(f"{name}{lot}" for name in names for lot in lots)

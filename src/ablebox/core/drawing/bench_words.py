@@ -29,7 +29,7 @@ from ..shop.weights import lifting
 
 #: Titles: what a ticket says.
 TITLES = {
-    What.JIGS: "make blocks",
+    What.JIGS: "make blocks", What.SAW: "cut parts",
     What.MARK: "mark parts", What.TEST: "test cuts", What.MACHINE: "machine", What.BAND: "band edges", What.PINS: "pin holes",
     What.BORE: "bore", What.DRY_FIT: "dry fit", What.PREFINISH: "finish inside", What.FINISH: "finish", What.CASE: "bottom in",
     What.SIDE: "second side", What.PARTITIONS: "partitions in", What.SHELVES_FIXED: "shelves in", What.TOP_RAILS: "top rails",
@@ -42,7 +42,7 @@ TITLES = {
     What.OFF: "take out", What.CARRY: "carry in",
 }  # fmt: skip
 _TOOLS = {
-    What.JIGS: "saw with stop block, plane, rule, pencil",
+    What.JIGS: "saw with stop block, plane, rule, pencil", What.SAW: "saw, stops, labels",
     What.MARK: "pencil, labels", What.TEST: "saw or router, scrap of the same sheet", What.MACHINE: "saw or router, rule",
     What.BAND: "iron or glue and clamps, trimmer", What.PINS: "drill, pin jig, stop on the bit", What.BORE: "drill, jigs, stops on the bits",
     What.DRY_FIT: "clamps, square, tape", What.PREFINISH: "brush, masking tape", What.FINISH: "brush or roller, fine paper",
@@ -52,7 +52,7 @@ _TOOLS = {
     What.SHELVES: "hands", What.HINGES: "driver", What.PLATES: "driver, plate jig", What.DIVIDERS: "hands",
 }  # fmt: skip
 #: What is done to the parts of the case and, later, to those of boxes and fronts.
-_OF_LOTS = frozenset({What.MARK, What.TEST, What.MACHINE, What.BAND, What.PINS, What.BORE, What.PREFINISH})
+_OF_LOTS = frozenset({What.SAW, What.MARK, What.TEST, What.MACHINE, What.BAND, What.PINS, What.BORE, What.PREFINISH})
 _FRONTS = frozenset({PartKind.DOOR, PartKind.FLAP, PartKind.DRAWER_FRONT, PartKind.FALSE_FRONT})
 _IN_DADOES = (PartKind.BOTTOM, PartKind.FIXED_SHELF, PartKind.PARTITION)
 #: What is put together lying flat.
@@ -219,6 +219,9 @@ class BenchWords:
     def _do(self, letter: str, step: Step) -> Iterator[str]:
         codes = _listed(self.codes(letter, step.roles))
         match step.what:
+            case What.SAW:
+                yield f"{codes}: rough from the sheet, then to width, then to length, by the cut plan."
+                yield "Equal parts at one setting; each gets its label as it comes off the saw."
             case What.JIGS:
                 for part in self._parts(letter, step.roles):
                     size = " × ".join(
@@ -371,6 +374,9 @@ class BenchWords:
     def _cautions(self, job: JobStep) -> Iterator[str]:
         step = job.step
         match step.what:
+            case What.SAW:
+                yield "Guard and riving knife on, push stick at hand; whole sheets with two or broken down on the floor first."
+                yield _dust(self._stuffs(job))
             case What.JIGS:
                 yield "Short pieces are cut off against a stop from a long strip, never ripped short by hand."
             case What.MACHINE | What.TEST:

@@ -32,7 +32,18 @@ _MARK, _MOST = 55.0, 24
 _MANY = 12
 #: Steps that are shown on the loose parts they are done to.
 _LOOSE = frozenset(
-    {What.JIGS, What.MARK, What.TEST, What.MACHINE, What.BAND, What.PINS, What.BORE, What.PREFINISH, What.HINGES}
+    {
+        What.JIGS,
+        What.SAW,
+        What.MARK,
+        What.TEST,
+        What.MACHINE,
+        What.BAND,
+        What.PINS,
+        What.BORE,
+        What.PREFINISH,
+        What.HINGES,
+    }
 )
 #: Steps that are seen from behind where that is where one stands.
 _FROM_BEHIND = frozenset({What.BACK, What.RAILS})
@@ -50,7 +61,7 @@ def step_view(assembly: Assembly, case: CaseSteps, step: Step, codes: dict[str, 
         codes: the code of each part by role.
         named: whether codes are written on what goes in; small pictures have no room for them.
     """
-    if step.what is What.MARK:
+    if step.what in (What.SAW, What.MARK):
         return exploded(assembly, codes, Look())
     drawing = Drawing(f"Case {assembly.letter}, {step.what.value}")
     parts = {part.role: part for part in assembly.parts}
