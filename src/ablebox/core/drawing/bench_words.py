@@ -141,10 +141,14 @@ class BenchWords:
         step = job.step
         do: list[str] = []
         fetch: list[tuple[str, str]] = []
+        said = {letter: list(self._do(letter, each)) for letter, each in job.rows}
+        # What is the same for all cases is said once.
+        alike = [line for line in said[job.letters[0]] if all(line in lines for lines in said.values())]
         for letter, each in job.rows:
             before = f"{letter}: " if len(job.rows) > 1 else ""
-            do += [before + line for line in self._do(letter, each)]
+            do += [before + line for line in said[letter] if line not in alike]
             fetch += self._fetch(letter, each)
+        do += alike
         wait = f"glue: clamps on {step.wait} min, load it tomorrow" if step.wait else ""
         time = sum(minutes(each) for _, each in job.rows)
         tools = _TOOLS.get(step.what, _GLUED_TOOLS.format(self._clamps(job)) if step.wait else "driver, square")
@@ -220,7 +224,8 @@ class BenchWords:
         codes = _listed(self.codes(letter, step.roles))
         match step.what:
             case What.SAW:
-                yield f"{codes}: rough from the sheet, then to width, then to length, by the cut plan."
+                yield f"{codes}."
+                yield "Rough from the sheet, then to width, then to length, by the cut plan."
                 yield "Equal parts at one setting; each gets its label as it comes off the saw."
             case What.JIGS:
                 for part in self._parts(letter, step.roles):
