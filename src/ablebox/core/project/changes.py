@@ -94,9 +94,10 @@ class History:
         self.project = project
 
     def _with_given(self, project: Project) -> Project:
-        """Return an older state of the project, in which what is on paper by now is still on paper."""
-        given = self.project.given
-        return project if project.given == given else replace(project, given=given)
+        """Return another state of the project, in which what is on paper by now, and what is in the log, still is."""
+        given, log = self.project.given, self.project.log
+        same = project.given == given and project.log == log
+        return project if same else replace(project, given=given, log=log)
 
     def unsaved(self) -> None:
         """Note that the project as it stands is on no disk."""

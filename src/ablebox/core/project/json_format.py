@@ -19,12 +19,14 @@ Format history (see docs/file-format.md):
 9. Trims of two edges or four, how deep the saw crosscuts, the least offcut, sheets cut in batches; how a sheet was when it
    was begun.
 10. The bench: how the order of work was chosen, what is ticked, states of pieces, room for tools, doubts.
+11. Time, finish, buying and the log.
 """
 
 from __future__ import annotations
 
 import json
 from dataclasses import fields, is_dataclass
+from datetime import date, datetime, time
 from enum import Enum
 from types import NoneType, UnionType
 from typing import Any, Union, get_args, get_origin
@@ -42,7 +44,7 @@ from .limits import LONGEST, MOST_DIGITS, MOST_IN_ONE, MOST_MEMBERS, too_much
 from .tree import Project
 from .upgrades import upgraded
 
-FORMAT, VERSION = "ablebox", 10
+FORMAT, VERSION = "ablebox", 11
 
 _INCH, _MM = Units(System.INCH), Units(System.MM)
 _SCHOOL_NAMES = {record: name for schools in SCHOOLS.values() for name, record in schools.items()}
@@ -80,6 +82,23 @@ def _strict(kind: type, words: str) -> Any:
         return value
 
     return structure
+
+
+def _moment(kind: Any, words: str) -> Any:
+    def structure(value: Any, _: Any) -> Any:
+        try:
+            found = kind.fromisoformat(value) if isinstance(value, str) else None
+        except ValueError:
+            found = None
+        if found is None or type(found) is not kind or getattr(found, "tzinfo", None) is not None or _moment_out(found) != value:
+            raise _Wrong(f"{shortened(json.dumps(value))} is not {words}")
+        return found
+
+    return structure
+
+
+def _moment_out(moment: date | time) -> str:
+    return moment.isoformat("minutes") if isinstance(moment, (datetime, time)) else moment.isoformat()
 
 
 def _enum_in(value: Any, kind: type[Enum]) -> Enum:
@@ -195,6 +214,12 @@ def _converter() -> Converter:
     made.register_unstructure_hook_factory(is_dataclass, lambda kind: _record_out(made, kind))
     made.register_structure_hook(Face, _face_in)
     made.register_unstructure_hook(Face, lambda face: face.words)
+    moments: tuple[tuple[Any, str], ...] = (
+        (datetime, "a time such as 2026-05-09T08:30"), (date, "a date such as 2026-05-09"), (time, "a time such as 08:30"),
+    )  # fmt: skip
+    for moment, example in moments:
+        made.register_structure_hook(moment, _moment(moment, example))
+        made.register_unstructure_hook(moment, _moment_out)
     made.register_structure_hook(Length, _length_in)
     made.register_unstructure_hook(Length, _length_out)
     return made

@@ -8,9 +8,13 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field, fields, is_dataclass, replace
 from typing import Any
 
+from ..buying.book import Buying
 from ..cabinet.design import Case
 from ..cabinet.kinds import starting_case
+from ..coats.book import CoatBook
+from ..days.book import DaysBook
 from ..lengths import ZERO, Length, inches, millimetres
+from ..log.entry import Entry
 from ..order.book import BenchBook
 from ..room.room import Room
 from ..room.wall import Wall, first_readings
@@ -171,6 +175,10 @@ class Project:
         register: the name of every piece that was given one, its number with it, by its place: ``A-09.2`` for ``A/shelf.1.2``.
         given: codes that are on anything printed or exported, each with the highest number of its pieces.
         bench: what is kept of the bench.
+        days: what is kept of the time it has.
+        coats: what is kept of its finish.
+        buying: how far the buying of each thing has come, by its name.
+        log: what was done, decided, learnt and is open, the oldest first.
     """
 
     name: str
@@ -189,6 +197,10 @@ class Project:
     register: Mapping[str, str] = field(default_factory=dict)
     given: Mapping[str, int] = field(default_factory=dict)
     bench: BenchBook = BenchBook()
+    days: DaysBook = DaysBook()
+    coats: CoatBook = CoatBook()
+    buying: Mapping[str, Buying] = field(default_factory=dict)
+    log: tuple[Entry, ...] = ()
 
     def __post_init__(self) -> None:
         letters = [case.letter for case in self.cases]

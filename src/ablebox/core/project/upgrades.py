@@ -396,4 +396,23 @@ def _to_10(project: dict[str, Any]) -> dict[str, Any]:
     return project
 
 
-_STEPS = (_to_2, _to_3, _to_4, _to_5, _to_6, _to_7, _to_8, _to_9, _to_10)
+def _to_11(project: dict[str, Any]) -> dict[str, Any]:
+    """To projects that keep their time, their finish, what is bought and a log."""
+
+    def span(start: str, end: str, hands: int = 1) -> dict[str, Any]:
+        return {"start": start, "end": end, "hands": hands}
+
+    evening = [span("18:30", "21:00")]
+    saturday = [span("09:00", "12:30", 2), span("13:30", "17:00", 2)]
+    sunday = [span("10:00", "12:30"), span("13:30", "16:00")]
+    project["days"] = {
+        "start": None, "hours": {"week": [[], evening, evening, evening, [], saturday, sunday], "dates": {}},
+        "noise": {"start": "08:00", "end": "20:00", "quiet": [6]}, "warmth": {"worked": 18, "left": 15, "dates": []},
+        "glue": {"open": 15, "clamp": 45, "load": 1440, "least": 10}, "others": [], "pinned": {}, "laid": {}, "rates": {},
+    }  # fmt: skip
+    project["coats"] = {"outside": "", "inside": "", "sights": {}}
+    project["buying"], project["log"] = {}, []
+    return project
+
+
+_STEPS = (_to_2, _to_3, _to_4, _to_5, _to_6, _to_7, _to_8, _to_9, _to_10, _to_11)

@@ -1,0 +1,38 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""What others do and when: a trade that comes, a delivery."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from datetime import datetime
+from enum import Enum
+
+
+class Kind(Enum):
+    """What it is; the value is what stands in files."""
+
+    TRADE = "trade"
+    DELIVERY = "delivery"
+
+
+@dataclass(frozen=True, slots=True)
+class Other:
+    """Somebody who comes, or something.
+
+    Args:
+        what: who or what.
+        kind: a trade or a delivery.
+        at: when.
+        before: steps that are done by then, by their places, such as ``A/carry``.
+        after: steps that begin only then.
+    """
+
+    what: str
+    kind: Kind
+    at: datetime
+    before: tuple[str, ...] = ()
+    after: tuple[str, ...] = ()
+
+    def __post_init__(self) -> None:
+        if not self.what.strip():
+            raise ValueError("who or what comes has a name")
