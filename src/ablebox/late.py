@@ -33,6 +33,7 @@ class Late(Enum):
     PLAN = ("cli.plan", "cli")
     STEPS = ("cli.steps", "cli")
     DOUBT = ("cli.doubt", "cli")
+    SCHEDULE = ("cli.schedule", "cli")
     CUTPLAN = ("cli.cutplan", "cli")
     CHECK = ("cli.check", "cli")
     BOOK = ("cli.book", "cli")

@@ -15,6 +15,7 @@ _COMMANDS = (
     "plan",
     "steps",
     "doubt",
+    "schedule",
     "cutplan",
     "check",
     "book",

@@ -8,6 +8,7 @@ from typing import Any
 
 from ..assembly.part import Assembly
 from ..bench.bench import Bench, JobStep
+from ..bench.needs import needs
 from ..bench.step import Put
 from ..bench.thing import Thing, ThingKind
 from ..bench.way import ASLANT, Move
@@ -44,9 +45,7 @@ class _Telling:
         self.bench, self.made = bench, bench.made
         self.pieces = Pieces(self.made.parts)
         self._ids: dict[tuple[str, int], dict[Thing, str]] = {}
-        self._numbers = {
-            (letter, each.key): step.n for step in bench.steps for letter, each in step.rows
-        }  # fmt: skip
+        self._needs = needs(bench)
 
     def ids(self, letter: str, copy: int) -> dict[Thing, str]:
         """Return the id of everything of a case that is bored, driven or hung."""
@@ -81,10 +80,9 @@ class _Telling:
                 does += [self.pieces.piece(letter, role, copy) for role in each.glued]
                 closes += self._named(letter, copy, each.closes)
                 about += [self.pieces.piece(letter, role, copy) for role in each.roles]
-        needs = {self._numbers[letter, key] for letter, each in job.rows for key in each.after}
         return {
             "n": job.n, "title": step.what.value, "cases": cases, "verb": step.verb.value, "lies": step.lies.words, "pieces": list(dict.fromkeys(about)), "puts": puts,
-            "does": list(dict.fromkeys(does)), "closes": closes, "needs": sorted(needs - {job.n}),
+            "does": list(dict.fromkeys(does)), "closes": closes, "needs": list(self._needs[job.n]),
             "asks": [ask for _, each in job.rows for ask in each.asks], "wait_minutes": step.wait,
             "gate": next((each.gate.value for _, each in job.rows if each.gate.value), ""),
             "proven": all(each.stuck is None for _, each in job.rows),

@@ -90,7 +90,12 @@ def _moment(kind: Any, words: str) -> Any:
             found = kind.fromisoformat(value) if isinstance(value, str) else None
         except ValueError:
             found = None
-        if found is None or type(found) is not kind or getattr(found, "tzinfo", None) is not None or _moment_out(found) != value:
+        if (
+            found is None
+            or type(found) is not kind
+            or getattr(found, "tzinfo", None) is not None
+            or _moment_out(found) != value
+        ):
             raise _Wrong(f"{shortened(json.dumps(value))} is not {words}")
         return found
 
