@@ -34,6 +34,8 @@ class Late(Enum):
     STEPS = ("cli.steps", "cli")
     DOUBT = ("cli.doubt", "cli")
     SCHEDULE = ("cli.schedule", "cli")
+    LOG = ("cli.log", "cli")
+    BUY = ("cli.buy", "cli")
     CUTPLAN = ("cli.cutplan", "cli")
     CHECK = ("cli.check", "cli")
     BOOK = ("cli.book", "cli")

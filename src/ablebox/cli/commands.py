@@ -16,6 +16,8 @@ _COMMANDS = (
     "steps",
     "doubt",
     "schedule",
+    "log",
+    "buy",
     "cutplan",
     "check",
     "book",

@@ -103,7 +103,7 @@ def _moment(kind: Any, words: str) -> Any:
 
 
 def _moment_out(moment: date | time) -> str:
-    return moment.isoformat("minutes") if isinstance(moment, (datetime, time)) else moment.isoformat()
+    return moment.isoformat(timespec="minutes") if isinstance(moment, (datetime, time)) else moment.isoformat()
 
 
 def _enum_in(value: Any, kind: type[Enum]) -> Enum:

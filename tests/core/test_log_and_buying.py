@@ -1,0 +1,109 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The log and the buying list: what they hold, what undo leaves alone, and counts made again another way."""
+
+from __future__ import annotations
+
+import csv
+import io
+import json
+import unittest
+from collections import Counter
+from dataclasses import replace
+from datetime import datetime, timedelta
+
+from ablebox.cli import demo
+from ablebox.core.buying.book import Buying, BuyState
+from ablebox.core.coats.book import CoatBook
+from ablebox.core.log.entry import Entry, EntryKind
+from ablebox.core.paper.assembly_json import assembly_tree
+from ablebox.core.paper.buy_list import BuyKind, buy_csv, buy_list, buy_tree, still_to_buy
+from ablebox.core.paper.log_out import log_csv, log_markdown
+from ablebox.core.project.changes import History
+from ablebox.core.project.files import load
+from ablebox.core.project.json_format import from_text, to_text
+from ablebox.core.project.log_edits import done_entries, found, logged, open_items, settled
+from ablebox.core.shop.made import Made
+from ablebox.core.shop.plans import plan_all
+
+AT = datetime(2026, 12, 5, 9, 30)
+
+
+class Log(unittest.TestCase):
+    def setUp(self) -> None:
+        project = load(demo.path_of("harbour-cottage")).project
+        self.project = logged(
+            project,
+            Entry(AT + timedelta(days=1), EntryKind.MISTAKE, "A-03 cut short", "A-03", why="a stop block", minutes=20),
+            Entry(AT, EntryKind.DECISION, "doors of maple | not ply", "", why="they show"),
+            Entry(AT, EntryKind.OPEN, "caps to remake", "B"),
+            *done_entries(["A/saw"], ["cut parts"], AT + timedelta(hours=1)),
+        )
+
+    def test_entries_stand_in_time_are_found_and_settled(self) -> None:
+        self.assertEqual([entry.at for entry in self.project.log], sorted(entry.at for entry in self.project.log))
+        self.assertEqual([entry.text for entry in found(self.project, "STOP short")], ["A-03 cut short"])
+        ((number, entry),) = open_items(self.project, "B")
+        self.assertTrue(entry.is_open)
+        after = settled(self.project, number, AT + timedelta(days=2))
+        self.assertEqual(open_items(after), [])
+        with self.assertRaises(ValueError):
+            settled(after, number, AT)
+
+    def test_undo_and_the_file_keep_the_log(self) -> None:
+        history = History(replace(self.project, log=()))
+        history.make("name", replace(history.project, name="other"))
+        history.note(replace(history.project, log=self.project.log))
+        history.undo()
+        self.assertEqual((history.project.log, history.project.name), (self.project.log, self.project.name))
+        history.redo()
+        self.assertEqual((history.project.log, history.project.name), (self.project.log, "other"))
+        self.assertEqual(from_text(to_text(self.project), "log").log, self.project.log)
+
+    def test_markdown_tells_somebody_who_was_not_there(self) -> None:
+        text = log_markdown(Made(self.project))
+        for words in (
+            "## Still open", "- B: caps to remake, since 2026-12-05", "## Saturday, 2026-12-05", "## Sunday, 2026-12-06, 20 min",
+            "09:30 **Decided** doors of maple \\| not ply (because they show)", "**Done** A/saw: cut parts", "## Learnt", "A-03 cut short: a stop block",
+        ):  # fmt: skip
+            self.assertIn(words, text)
+        rows = list(csv.DictReader(io.StringIO(log_csv(Made(self.project)))))
+        self.assertEqual(len(rows), 4)
+        self.assertEqual(rows[-1]["minutes"], "20")
+
+
+class BuyingList(unittest.TestCase):
+    def test_every_screw_of_everything_in_space_is_bought(self) -> None:
+        """Counted again from what is told in space: a row for each kind of fastener, as many as stand there, and a tenth spare."""
+        for name in ("harbour-cottage", "weir-loft"):
+            made = Made(load(demo.path_of(name)).project)
+            counted = Counter(each["name"] for thing in assembly_tree(made) for each in thing["fasteners"])
+            rows = {row.name: row for row in buy_list(made, {}) if row.kind is BuyKind.FASTENERS}
+            self.assertEqual({row.name: row.needed for row in rows.values()}, dict(counted), name)
+            self.assertTrue(all(10 * row.spare >= row.needed > 10 * (row.spare - 1) for row in rows.values()))
+
+    def test_what_is_needed_first_comes_first_and_what_is_there_is_not_bought(self) -> None:
+        project = replace(load(demo.path_of("harbour-cottage")).project, coats=CoatBook("clear", "clear"))
+        plain = buy_list(Made(project), plan_all(Made(project), 20))
+        firsts = [row.first for row in plain if row.first is not None]
+        self.assertEqual(firsts, sorted(firsts))
+        self.assertEqual(plain[0].kind, BuyKind.SHEETS)
+        self.assertLessEqual(
+            {BuyKind.GLUE, BuyKind.FINISH, BuyKind.ABRASIVE, BuyKind.BAND, BuyKind.HARDWARE},
+            {row.kind for row in plain},
+        )
+        glue = next(row for row in plain if row.kind is BuyKind.GLUE)
+        hinges = next(row for row in plain if "hinges" in row.name)
+        book = {glue.name: Buying(BuyState.COME, 1), hinges.name: Buying(BuyState.ORDERED, 4, 350)}
+        rows = buy_list(Made(replace(project, buying=book)), {})
+        again = next(row for row in rows if row.name == hinges.name)
+        self.assertEqual((again.to_buy, again.cents), (hinges.needed - 4, (hinges.needed - 4) * 350))
+        self.assertNotIn(glue.name, {row.name for row in still_to_buy(rows)})
+        self.assertIn(hinges.name, {row.name for row in still_to_buy(rows)})
+        table = list(csv.DictReader(io.StringIO(buy_csv(rows))))
+        self.assertEqual(
+            [row["name"] for row in table], [row["name"] for row in json.loads(json.dumps(buy_tree(rows)))]
+        )
+
+
+if __name__ == "__main__":
+    unittest.main()
