@@ -3,7 +3,9 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass, replace
+from datetime import datetime
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
@@ -56,6 +58,8 @@ class Desk(QObject):
     def __init__(self, document: Document, planner: Planner) -> None:
         super().__init__()
         self.document, self.planner = document, planner
+        #: Tells the time; the core has no clock of its own.
+        self.now: Callable[[], datetime] = datetime.now
         self.selection = Selection()
         #: What was typed and could not be taken, by the key of its number; it stays in its field.
         self.drafts: dict[str, Draft] = {}

@@ -7,18 +7,21 @@ import logging
 from collections.abc import Callable
 from contextlib import suppress
 from dataclasses import replace
+from datetime import datetime
 from pathlib import Path
 from time import time
 
 from PyQt6.QtCore import QObject, pyqtSignal
 
 from ..core.errors import AbleBoxError
+from ..core.log.entry import Entry
 from ..core.parts.register import given_out
 from ..core.project.beside import keep
 from ..core.project.changes import Change, History
 from ..core.project.files import fingerprint_of, load, save
 from ..core.project.in_use import let_go, take
 from ..core.project.limits import too_much
+from ..core.project.log_edits import logged, settled
 from ..core.project.tree import Project
 from ..core.shop.made import Made, registered
 from ..core.shop.moved import Moved, moved
@@ -168,6 +171,18 @@ class Document(QObject):
             self.history.note(replace(self.project, given=given))
             self.made = Made(self.project, self.made)
             self._tell()
+
+    def log(self, *entries: Entry) -> None:
+        """Write into the log; what stands there is not undone."""
+        self.history.note(logged(self.project, *entries))
+        self.made = Made(self.project, self.made)
+        self._tell()
+
+    def settle_entry(self, number: int, at: datetime) -> None:
+        """Settle an open item of the log."""
+        self.history.note(settled(self.project, number, at))
+        self.made = Made(self.project, self.made)
+        self._tell()
 
     def look_again(self) -> None:
         """Check the project once more: something is known now that was not."""

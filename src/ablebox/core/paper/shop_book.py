@@ -2,7 +2,8 @@
 """The shop book: what goes to the bench on paper, as PDF.
 
 Cover with snags and what to buy; each case with its drawings and sums; the cut list by
-material; every sheet to scale with its cuts; machining of each part; every step at the bench; cautions.
+material; every sheet to scale with its cuts; machining of each part; what is bought; the days; every step at the bench; the
+log; cautions.
 """
 
 from __future__ import annotations
@@ -15,6 +16,7 @@ from ..shop.made import Made
 from .book_bench import cautions_page, hardware_page, machining_pages, settings_page
 from .book_cases import case_pages, cover_page, run_pages
 from .book_cuts import board_pages, cut_list_pages, fence_list_pages, sheet_page, store_page
+from .book_job import buying_page, days_pages, log_pages
 from .book_steps import steps_pages
 from .pages import Pages
 
@@ -40,8 +42,11 @@ def shop_book(made: Made, plans: Mapping[str, Plan]) -> bytes:
     board_pages(book)
     hardware_page(book)
     machining_pages(book)
+    buying_page(book, plans)
     settings_page(book)
+    days_pages(book)
     for steps in bench_of(made).cases:
         steps_pages(book, steps.letter)
+    log_pages(book)
     cautions_page(book)
     return book.finish()

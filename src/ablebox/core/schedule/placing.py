@@ -11,7 +11,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from .durations import GRAIN
+from .durations import GRAIN, in_grains
 from .task import Stage, Task
 from .timeline import DAY, Mask, NoHours, Timeline
 
@@ -107,7 +107,7 @@ class Placing:
         """Return how long a stretch waits: glue longer in the cold."""
         if not stage.glue:
             return stage.wait
-        return self.line.book.glue.clamped(self.line.coldest(end, end + stage.wait))
+        return in_grains(self.line.book.glue.clamped(self.line.coldest(end, end + stage.wait)))
 
     def _fits(self, hands: int, noisy: bool, least: int | None) -> Mask:
         """Return in which slots work of a kind can be done at all."""

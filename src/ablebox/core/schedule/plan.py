@@ -103,7 +103,7 @@ class Plan:
         return sorted(found, key=lambda n: self.placed[n].start)
 
 
-def plan_of(bench: Bench, now: datetime, afresh: bool = False) -> Plan:
+def plan_of(bench: Bench, now: datetime, afresh: bool = False, tries: int = _TRIES) -> Plan:
     """Return the plan of a job from a time on.
 
     Where days were laid out before, what has not begun stays where it was as far as that can be; afresh it does not.
@@ -112,6 +112,7 @@ def plan_of(bench: Bench, now: datetime, afresh: bool = False) -> Plan:
         bench: the steps.
         now: the time.
         afresh: whether what was laid out before is forgotten.
+        tries: how many orders are tried.
 
     Raises:
         NoHours: if there are no hours in which all of it can be done.
@@ -121,14 +122,16 @@ def plan_of(bench: Bench, now: datetime, afresh: bool = False) -> Plan:
     while True:
         line = Timeline(book, now.date(), days)
         try:
-            return _planned(line, book, todo, line.minute(now), {} if afresh else book.laid)
+            return _planned(line, book, todo, line.minute(now), {} if afresh else book.laid, tries)
         except NoHours:
             days *= 3
             if days > _MOST_DAYS:
                 raise
 
 
-def _planned(line: Timeline, book: DaysBook, todo: Sequence[Task], now: int, laid: Mapping[str, datetime]) -> Plan:
+def _planned(
+    line: Timeline, book: DaysBook, todo: Sequence[Task], now: int, laid: Mapping[str, datetime], tries: int
+) -> Plan:
     earliest = _earliest(book, todo, line)
     tails = _tails(todo)
     due = _due(book, todo, line)
@@ -153,8 +156,8 @@ def _planned(line: Timeline, book: DaysBook, todo: Sequence[Task], now: int, lai
     else:
         rng = Random(1)
         best = placed(lambda task: (due.get(task.n, 10**9), -tails[task.n], task.n))
-        for one in range(_TRIES):
-            spread = 0.0 if one == 0 else 0.1 + 0.4 * one / _TRIES
+        for one in range(tries):
+            spread = 0.0 if one == 0 else 0.1 + 0.4 * one / tries
             noise = {task.n: 1 + rng.gauss(0.0, spread) for task in todo}
 
             def rank(task: Task, noise: Mapping[int, float] = noise) -> tuple[float, ...]:

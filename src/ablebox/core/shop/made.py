@@ -39,6 +39,9 @@ from .held import Holding, holding
 from .joined import joined
 from .sawing import terms
 
+#: What of a project nothing that is made depends on.
+_BESIDE = ("bench", "days", "coats", "buying", "log")
+
 
 @dataclass(slots=True)
 class _Built:
@@ -67,7 +70,10 @@ class Made:
 
     def __init__(self, project: Project, before: Made | None = None) -> None:
         self.project = project
-        if before is not None and replace(project, bench=before.project.bench) == before.project:
+        if (
+            before is not None
+            and replace(project, **{name: getattr(before.project, name) for name in _BESIDE}) == before.project
+        ):
             # A step was ticked: what is made stays as it was, and is taken over as far as it was worked out.
             self.__dict__.update({**before.__dict__, "project": project})
             return

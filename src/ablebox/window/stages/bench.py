@@ -22,16 +22,22 @@ from ...core.drawing.shapes import Drawing
 from ...core.drawing.step_view import step_view
 from ...core.errors import LengthNotUnderstood
 from ...core.lengths import Length
+from ...core.log.entry import Entry, EntryKind
 from ...core.project import bench_edits
 from ...core.project.choices import set_measured
+from ...core.project.log_edits import done_entries
 from ...core.typed import read_length
 from ...core.units import System
 from ..desk import Desk
 from ..widgets.drawing_view import DrawingView
 from ..widgets.length_field import FIELD_WIDTH, LengthField
 from ..widgets.words import Words
+from .bench_buying import BuyingCard
+from .bench_finish import FinishCard
 from .bench_gate import GateCard
+from .bench_log import LogCard
 from .bench_order import OrderCard
+from .bench_plan import BenchDays
 from .bench_reading import Reading, ReadingMode
 from .bench_tape import add_asks, add_cautions, add_copies, add_diagonals, add_doubts, add_fit, add_step
 from .bench_wire import Ticket, Wire
@@ -56,11 +62,20 @@ class BenchStage(Stage):
         self._key = ""
         #: The case that was selected when the step in view was gone to.
         self._case = ""
-        self._ordering = self._news = False
-        self.order = OrderCard(desk, self._turn_order)
+        self._news = False
+        #: Which card is on the tape instead of the step: of the order, the days, the finish, buying, or the log.
+        self._card = ""
+        self.order = OrderCard(desk, self._leave)
+        self.finish = FinishCard(desk, self._leave)
+        self.buying = BuyingCard(desk, self._leave)
+        self.log = LogCard(desk, self._leave, self._show_tape)
         self._clear: tuple[object, list[Clearance]] | None = None
         self.drawing = DrawingView(desk, "bench-drawing")
         self.body.addWidget(self.drawing, 1)
+        self.days = BenchDays(desk, lambda n: self.go_to(self.steps[n - 1]), self._leave)
+        self.days.sheet.hide()
+        self.days.shown.connect(self.refresh)
+        self.body.addWidget(self.days.sheet, 1)
         self.gate = GateCard(self._tick_line)
         self.body.addWidget(self.gate)
         #: Works the steps out case by case while nobody waits, so that what is wrong with them is told on any stage.
@@ -74,10 +89,15 @@ class BenchStage(Stage):
         self.wire.stepped.connect(self.go)
         self.body.addWidget(self.wire)
         row = QHBoxLayout()
-        for name, words, pressed in (
-            ("bench-order", "Order of work", self._turn_order),
-            ("bench-reading", "Reading mode", self.read),
-        ):
+        cards = (
+            ("order", "Order of work"),
+            ("days", "Days"),
+            ("finish", "Finish"),
+            ("buying", "Buying"),
+            ("log", "Log"),
+        )
+        turns = [(f"bench-{name}", words, partial(self._turn, name)) for name, words in cards]
+        for name, words, pressed in (*turns, ("bench-reading", "Reading mode", self.read)):
             button = QPushButton(words)
             button.setObjectName(name)
             button.clicked.connect(lambda _, pressed=pressed: pressed())
@@ -187,7 +207,10 @@ class BenchStage(Stage):
         places = [place for letter, step in job.rows for place in bench.copies(letter, step)]
         project = self.desk.document.project
         words = f"{title_of(job.step)}, {', '.join(job.letters)}: {'done' if done else 'not done'}"
-        self.desk.change(words, bench_edits.ticked(project, places, done))
+        if not self.desk.change(words, bench_edits.ticked(project, places, done)) and done:
+            at, title = self.desk.now(), title_of(job.step)
+            mine = [place for place in job.places if place in places]
+            self.desk.document.log(*done_entries(mine, [title] * len(mine), at))
 
     def _tick_copy(self, title: str, place: str, done: bool) -> None:
         words = f"{title}, {place.partition('/')[0].replace('#', ' copy ')}: {'done' if done else 'not done'}"
@@ -217,6 +240,16 @@ class BenchStage(Stage):
         self.gate.setVisible(job is not None and job.step.gate is not Gate.NONE)
         for button in self._buttons.values():
             button.setEnabled(job is not None)
+        dayed = job is not None and self._card == "days"
+        for each in (self.drawing, self.wire):
+            each.setVisible(not dayed)
+        self.days.sheet.setVisible(dayed)
+        if dayed and job is not None:
+            self.gate.hide()
+            heading, under = self.days.show(self.bench, job.n)
+            self.heading.set_text(heading)
+            self.under.set_text(under)
+            return
         if job is None:
             self.heading.set_text("Nothing to build yet")
             self.under.set_text("A case that can be built brings its steps with it.")
@@ -292,11 +325,15 @@ class BenchStage(Stage):
 
     # The tape
 
-    def _turn_order(self) -> None:
-        self._ordering = not self._ordering
+    def _turn(self, card: str) -> None:
+        """Put a card on the tape instead of the step, or the step again."""
+        self._card = "" if self._card == card else card
         self.desk.selection.select(number="")
         self.desk.selection.changed.emit()
         self._show_tape()
+
+    def _leave(self) -> None:
+        self._turn(self._card)
 
     def _show_tape(self) -> None:
         window = self.window()
@@ -310,8 +347,8 @@ class BenchStage(Stage):
         if job is None:
             super().tape(column)
             return
-        if self._ordering:
-            self.order.add_to(column, self.desk.selection.case)
+        if self._card:
+            self._add_card(column, job)
             return
         made, letter = self.desk.document.made, job.letters[0]
         said = BenchWords(self.bench).of(job)
@@ -342,6 +379,19 @@ class BenchStage(Stage):
             )
         column.addSpacing(6)
         add_cautions(column, said)
+
+    def _add_card(self, column: QVBoxLayout, job: JobStep) -> None:
+        letter = self.desk.selection.case
+        if self._card == "order":
+            self.order.add_to(column, letter)
+        elif self._card == "days":
+            self.days.add_to(column, self.bench, job)
+        elif self._card == "finish":
+            self.finish.add_to(column, letter)
+        elif self._card == "buying":
+            self.buying.add_to(column, self._show_tape)
+        else:
+            self.log.add_to(column, job.places[0])
 
     def _sheets(self, column: QVBoxLayout, job: JobStep) -> None:
         """Ask for the thickness of the sheets that go into the slots, where nobody has measured them."""
@@ -380,4 +430,9 @@ class BenchStage(Stage):
             after = set_measured(project, key, value)
         except (LengthNotUnderstood, ValueError) as fault:
             return str(fault)
-        return self.desk.change(f"As it came out: {key.partition('/')[2].replace('.', ' ')}", after)
+        why = self.desk.change(f"As it came out: {key.partition('/')[2].replace('.', ' ')}", after)
+        if not why:
+            words = BenchWords(self.bench).ask(key.partition("/")[0], key)[0]
+            written = f"{words}: {project.units.write(value, unit=True)}"
+            self.desk.document.log(Entry(self.desk.now(), EntryKind.NUMBER, written, key.partition("/")[0]))
+        return why
