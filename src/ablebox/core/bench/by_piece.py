@@ -64,6 +64,7 @@ def piece_steps(assembly: Assembly, order: Order) -> CaseSteps:
     if assembly.letter == JIG:
         steps = [Step(What.JIGS.value, What.JIGS, Verb.MACHINE, roles=roles)]
     else:
-        steps = [Step(What.MARK.value, What.MARK, Verb.MARK, roles=roles)]
+        steps = [Step(What.SAW.value, What.SAW, Verb.CUT, roles=roles)]
+        steps.append(Step(What.MARK.value, What.MARK, Verb.MARK, roles=roles, after=(What.SAW.value,)))
         steps.append(Step(What.FINISH.value, What.FINISH, Verb.FINISH, roles=roles, after=(What.MARK.value,)))
     return CaseSteps(assembly.letter, order, tuple(steps), {step.key: number for number, step in enumerate(steps)})
