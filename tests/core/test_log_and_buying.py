@@ -13,15 +13,20 @@ from datetime import datetime, timedelta
 
 from ablebox.cli import demo
 from ablebox.core.buying.book import Buying, BuyState
+from ablebox.core.case.frame.none import Frameless
 from ablebox.core.coats.book import CoatBook
+from ablebox.core.lengths import inches
 from ablebox.core.log.entry import Entry, EntryKind
 from ablebox.core.paper.assembly_json import assembly_tree
 from ablebox.core.paper.buy_list import BuyKind, buy_csv, buy_list, buy_tree, still_to_buy
 from ablebox.core.paper.log_out import log_csv, log_markdown
+from ablebox.core.paper.options_table import apart, option_prices
 from ablebox.core.project.changes import History
 from ablebox.core.project.files import load
 from ablebox.core.project.json_format import from_text, to_text
 from ablebox.core.project.log_edits import done_entries, found, logged, open_items, settled
+from ablebox.core.project.option_edits import FIRST, OptionRefused, added, chosen, dropped, names
+from ablebox.core.project.tree import DonePiece
 from ablebox.core.shop.made import Made
 from ablebox.core.shop.plans import plan_all
 
@@ -103,6 +108,42 @@ class BuyingList(unittest.TestCase):
         self.assertEqual(
             [row["name"] for row in table], [row["name"] for row in json.loads(json.dumps(buy_tree(rows)))]
         )
+
+
+class Options(unittest.TestCase):
+    def test_two_ways_over_one_room_rack_codes_and_log(self) -> None:
+        """Frameless against a face frame: each keeps its own cases, both the same rack, readings and log; the file keeps both."""
+        first = Made(load(demo.path_of("heron-house")).project).project
+        two = added(first, "frameless")
+        bare = replace(two, cases=tuple(replace(case, frame=Frameless()) for case in two.cases if case.letter == "C"))
+        self.assertEqual(names(bare), ["frameless", FIRST])
+        back = chosen(bare, FIRST)
+        self.assertEqual(back.cases, first.cases)
+        self.assertEqual(replace(back, option="", options={}), first)
+        self.assertEqual(chosen(back, "frameless"), bare)
+        self.assertEqual(from_text(to_text(bare), "options"), bare)
+        self.assertEqual(dropped(back, "frameless"), first)
+        for wrong in ("", FIRST, "frameless"):
+            with self.assertRaises(OptionRefused):
+                added(bare, wrong)
+
+    def test_each_says_what_it_comes_to_and_which_cut_pieces_fit(self) -> None:
+        project = load(demo.path_of("harbour-cottage")).project
+        made = Made(project)
+        side = next(part for part in made.parts if part.code == "A-01")
+        piece = DonePiece(side.places[0], side.goods.code, side.cut_length.length, side.cut_width.length)
+        project = replace(added(replace(project, done=(piece,)), "deeper"))
+        deeper = replace(
+            project,
+            cases=tuple(
+                replace(case, depth=case.depth + inches(2)) if case.letter == "A" else case for case in project.cases
+            ),
+        )
+        mine, other = option_prices(deeper, AT)
+        self.assertEqual([(each.name, each.fit, each.cut) for each in (mine, other)], [("deeper", 0, 1), (FIRST, 1, 1)])
+        self.assertGreater(mine.kilograms, other.kilograms)
+        self.assertGreater(mine.shelves, other.shelves)
+        self.assertEqual(apart(other, other), [])
 
 
 if __name__ == "__main__":

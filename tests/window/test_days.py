@@ -4,6 +4,7 @@
 from __future__ import annotations
 
 import unittest
+from dataclasses import replace
 from datetime import date, datetime, timedelta
 from pathlib import Path
 
@@ -14,6 +15,7 @@ from PyQt6.QtWidgets import QComboBox, QLineEdit, QPushButton, QWidget
 from ablebox.core.bench.verb import What
 from ablebox.core.buying.book import BuyState
 from ablebox.core.coats.book import Sight
+from ablebox.core.lengths import inches
 from ablebox.core.log.entry import EntryKind
 from ablebox.core.project.files import load
 from ablebox.window.stages.bench import BenchStage
@@ -183,6 +185,21 @@ class Days(UiCase):
         self.assertEqual((known.state, known.on_hand, known.cents), (BuyState.ORDERED, 1, 80))
         self.put("buy-price:wood glue", "dear")
         self.assertIn("is no number", self.said())
+
+    def test_options_are_made_compared_and_taken(self) -> None:
+        self.turn("options")
+        self.put("option-new", "deeper")
+        self.assertEqual(self.project.option, "deeper")
+        case = self.project.cases[0]
+        self.window.desk.change("deeper", self.project.with_case(replace(case, depth=case.depth + inches(1))))
+        self.settle()
+        self.follow(self.window.tape.findChild(QPushButton, "option-compare"))
+        self.assertIn("cu ft", self.said())
+        self.assertIn("first instead of deeper", self.said())
+        self.follow(self.window.tape.findChild(LinkWords, "option:first"))
+        self.assertEqual((self.project.option, self.project.cases[0]), ("first", case))
+        self.put("option-new", "deeper")
+        self.assertIn("is an option already", self.said())
 
 
 if __name__ == "__main__":

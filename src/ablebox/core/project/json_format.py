@@ -19,7 +19,7 @@ Format history (see docs/file-format.md):
 9. Trims of two edges or four, how deep the saw crosscuts, the least offcut, sheets cut in batches; how a sheet was when it
    was begun.
 10. The bench: how the order of work was chosen, what is ticked, states of pieces, room for tools, doubts.
-11. Time, finish, buying and the log.
+11. Time, finish, buying, options and the log.
 """
 
 from __future__ import annotations

@@ -23,7 +23,8 @@ def too_much(project: Project) -> list[tuple[str, str]]:
     for name, rows, most in (
         ("cases", project.cases, MOST_CASES), ("room.walls", project.room.walls, MOST_CASES), ("loose", project.loose, MOST_ROWS),
         ("spaces", project.spaces, MOST_ROWS), ("strips", project.strips, MOST_ROWS), ("done", project.done, MOST_PIECES),
-        ("held", project.held, MOST_ROWS), ("rests", project.rests, MOST_ROWS),
+        ("held", project.held, MOST_ROWS), ("rests", project.rests, MOST_ROWS), ("log", project.log, MOST_PIECES),
+        ("options", project.options, MOST_CASES), *((f"options.{name}.cases", each.cases, MOST_CASES) for name, each in project.options.items()),
     ):  # fmt: skip
         if len(rows) > most:
             found.append((f"project.{name}", f"holds {len(rows)}, and {most} are the most"))

@@ -150,6 +150,25 @@ class LoosePart:
             raise ValueError("a part has a length, a width and a count above 0")
 
 
+@dataclass(frozen=True, slots=True)
+class Choices:
+    """What an option chooses for itself; room, rack, readings, codes and log are those of the project.
+
+    Args:
+        cases: its cases.
+        spaces: what stands between them.
+        strips: its strips.
+        loose: its parts that belong to no case.
+        coats: its finish.
+    """
+
+    cases: tuple[Case, ...]
+    spaces: tuple[RunSpace, ...]
+    strips: tuple[RunStrip, ...]
+    loose: tuple[LoosePart, ...]
+    coats: CoatBook
+
+
 _CODE = re.compile(r"[A-Za-z]+-\d+")
 _NAME = re.compile(rf"{_CODE.pattern}\.[1-9]\d*")
 
@@ -179,6 +198,8 @@ class Project:
         coats: what is kept of its finish.
         buying: how far the buying of each thing has come, by its name.
         log: what was done, decided, learnt and is open, the oldest first.
+        option: what the option at hand is called; empty while there is only one.
+        options: the other options, by what they are called.
     """
 
     name: str
@@ -201,18 +222,26 @@ class Project:
     coats: CoatBook = CoatBook()
     buying: Mapping[str, Buying] = field(default_factory=dict)
     log: tuple[Entry, ...] = ()
+    option: str = ""
+    options: Mapping[str, Choices] = field(default_factory=dict)
 
     def __post_init__(self) -> None:
         letters = [case.letter for case in self.cases]
         if len(set(letters)) != len(letters):
             raise ValueError("two cases have the same letter")
         known, words = self.rack.codes, {"sheets": "stock", "boards": "boards", "band": "edging"}
-        for case in self.cases:
+        named = [(f"case {case.letter}", case) for case in self.cases]
+        named += [
+            (f"case {case.letter} of the option “{name}”", case)
+            for name, each in self.options.items()
+            for case in each.cases
+        ]
+        for called, case in named:
             for kind, code in named_stock(case):
                 if code not in known[kind]:
-                    raise ValueError(
-                        f"case {case.letter} names {words[kind]} “{code}”, which the project does not have"
-                    )
+                    raise ValueError(f"{called} names {words[kind]} “{code}”, which the project does not have")
+        if self.options and (not self.option or self.option in self.options or "" in self.options):
+            raise ValueError("each option has a name of its own")
         places = [piece.place for piece in self.done]
         if len(set(places)) != len(places):
             raise ValueError("a piece is cut once for its place")

@@ -411,7 +411,7 @@ def _to_11(project: dict[str, Any]) -> dict[str, Any]:
         "glue": {"open": 15, "clamp": 45, "load": 1440, "least": 10}, "others": [], "pinned": {}, "laid": {}, "rates": {},
     }  # fmt: skip
     project["coats"] = {"outside": "", "inside": "", "sights": {}}
-    project["buying"], project["log"] = {}, []
+    project["buying"], project["log"], project["option"], project["options"] = {}, [], "", {}
     return project
 
 

@@ -36,6 +36,7 @@ from .bench_buying import BuyingCard
 from .bench_finish import FinishCard
 from .bench_gate import GateCard
 from .bench_log import LogCard
+from .bench_options import OptionsCard
 from .bench_order import OrderCard
 from .bench_plan import BenchDays
 from .bench_reading import Reading, ReadingMode
@@ -69,6 +70,7 @@ class BenchStage(Stage):
         self.finish = FinishCard(desk, self._leave)
         self.buying = BuyingCard(desk, self._leave)
         self.log = LogCard(desk, self._leave, self._show_tape)
+        self.options = OptionsCard(desk, self._leave, self._show_tape)
         self._clear: tuple[object, list[Clearance]] | None = None
         self.drawing = DrawingView(desk, "bench-drawing")
         self.body.addWidget(self.drawing, 1)
@@ -95,6 +97,7 @@ class BenchStage(Stage):
             ("finish", "Finish"),
             ("buying", "Buying"),
             ("log", "Log"),
+            ("options", "Options"),
         )
         turns = [(f"bench-{name}", words, partial(self._turn, name)) for name, words in cards]
         for name, words, pressed in (*turns, ("bench-reading", "Reading mode", self.read)):
@@ -390,6 +393,8 @@ class BenchStage(Stage):
             self.finish.add_to(column, letter)
         elif self._card == "buying":
             self.buying.add_to(column, self._show_tape)
+        elif self._card == "options":
+            self.options.add_to(column)
         else:
             self.log.add_to(column, job.places[0])
 
