@@ -11,9 +11,9 @@ from pathlib import Path
 KEPT = {
     "lantern-yard": ("case", "apart", "inside", "fronts", "parts", "sheets", "boards", "rack"),
     "harbour-cottage": ("room",),
-    "heron-house": ("run", "sticks", "bench"),
+    "heron-house": ("run", "sticks", "bench", "days"),
     "orchard-corner": ("plan", "corner"),
-    "weir-loft": ("mm-room", "mm-run"),
+    "weir-loft": ("mm-room",),
     "mill-pantry": ("mm-case", "mm-sheets", "mm-bench"),
 }
 

@@ -12,6 +12,7 @@ import os
 import sys
 import traceback
 from collections.abc import Callable
+from datetime import datetime
 from pathlib import Path
 from types import TracebackType
 
@@ -167,6 +168,12 @@ def pictures(path: Path, folder: Path, prefix: str = "") -> list[Path]:
         if isinstance(bench := window.stages[stage.name], BenchStage):
             bench.show_back()
         taken.append(_picture(window, folder / f"{prefix}{stage.name}.png"))
+        if isinstance(bench, BenchStage):
+            # A Saturday of its own, so that pictures do not change with the day they are taken on.
+            window.desk.now = lambda: datetime(2026, 5, 9, 8)
+            bench.turn("days")
+            taken.append(_picture(window, folder / f"{prefix}days.png"))
+            bench.turn("days")
         if stage.name == "run":
             taken += _run_pictures(window, folder, prefix)
         if stage.name == "case":

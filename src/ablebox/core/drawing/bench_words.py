@@ -6,6 +6,7 @@ from __future__ import annotations
 from collections import Counter
 from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass
+from functools import cached_property
 
 from ..assembly.fastener import Fastener
 from ..assembly.part import CutKind
@@ -14,7 +15,6 @@ from ..assembly.uses import Use
 from ..bench.bench import Bench, JobStep
 from ..bench.by_piece import CALLED
 from ..bench.gates import Ask, GateLine, closed
-from ..bench.minutes import minutes
 from ..bench.step import Put, Step
 from ..bench.thing import Thing, ThingKind
 from ..bench.verb import Gate, Verb, What
@@ -25,6 +25,7 @@ from ..materials import material
 from ..parts.listing import Part
 from ..parts.words import drill
 from ..project.placed import FILLER
+from ..schedule.durations import Durations
 from ..shop.weights import lifting
 
 #: Titles: what a ticket says.
@@ -131,6 +132,11 @@ class BenchWords:
             (part.case, role): part for part in self.made.parts for role in part.roles
         }
 
+    @cached_property
+    def durations(self) -> Durations:
+        """How long steps take."""
+        return Durations(self.bench)
+
     def codes(self, letter: str, roles: Iterable[Role]) -> list[str]:
         """Return the codes of some parts, each once."""
         found = (self._codes.get((letter, role)) for role in roles)
@@ -150,7 +156,7 @@ class BenchWords:
             fetch += self._fetch(letter, each)
         do += alike
         wait = f"glue: clamps on {step.wait} min, load it tomorrow" if step.wait else ""
-        time = sum(minutes(each) for _, each in job.rows)
+        time = self.durations.whole(job)
         tools = _TOOLS.get(step.what, _GLUED_TOOLS.format(self._clamps(job)) if step.wait else "driver, square")
         if step.angle:
             tools += ", right-angle driver"
@@ -382,6 +388,8 @@ class BenchWords:
             case What.SAW:
                 yield "Guard and riving knife on, push stick at hand; whole sheets with two or broken down on the floor first."
                 yield _dust(self._stuffs(job))
+                if not self.made.project.coats.outside:
+                    yield "The finish is not decided: show cuts and what is sanded to be seen wait for it."
             case What.JIGS:
                 yield "Short pieces are cut off against a stop from a long strip, never ripped short by hand."
             case What.MACHINE | What.TEST:

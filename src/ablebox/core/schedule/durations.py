@@ -6,7 +6,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 from dataclasses import dataclass
 
-from ..bench.bench import Bench, place_of
+from ..bench.bench import Bench, JobStep, place_of
 from ..bench.step import Step
 from ..bench.verb import What
 from ..log.entry import EntryKind
@@ -60,6 +60,14 @@ class Durations:
         """Return how many minutes a coat takes."""
         factor = self.learnt[What.FINISH].factor if What.FINISH in self.learnt else 1.0
         return in_grains(self._minutes({Rate.COAT: square_feet}) * factor)
+
+    def whole(self, job: JobStep) -> int:
+        """Return how many minutes of work a step of the job is, its coats with it."""
+        found = 0
+        for letter, step in job.rows:
+            coats = self.amounts.coats(letter, step)
+            found += sum(self.coat_minutes(area) for _, area in coats) if coats else self.minutes(letter, step)
+        return found
 
     def _learnt(self) -> dict[What, Learnt]:
         steps = {

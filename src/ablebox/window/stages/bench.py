@@ -99,7 +99,7 @@ class BenchStage(Stage):
             ("log", "Log"),
             ("options", "Options"),
         )
-        turns = [(f"bench-{name}", words, partial(self._turn, name)) for name, words in cards]
+        turns = [(f"bench-{name}", words, partial(self.turn, name)) for name, words in cards]
         for name, words, pressed in (*turns, ("bench-reading", "Reading mode", self.read)):
             button = QPushButton(words)
             button.setObjectName(name)
@@ -232,7 +232,10 @@ class BenchStage(Stage):
         if self.desk.selection.stage != "bench" and not self.desk.document.project.bench.ticked:
             return "not begun"
         here = self.bench.at_hand
-        return f"{here.letters[0]}, step {self._number(here)}" if here is not None else "done ✓"
+        if here is None:
+            return "done ✓"
+        who = here.letters[0] if self.bench.is_case(here.letters[0]) else self.bench.called(here.letters[:1])
+        return f"{who}, step {self._number(here)}"
 
     def _number(self, job: JobStep) -> int:
         return self.bench.case(job.letters[0]).keys[job.step.key] + 1
@@ -328,7 +331,7 @@ class BenchStage(Stage):
 
     # The tape
 
-    def _turn(self, card: str) -> None:
+    def turn(self, card: str) -> None:
         """Put a card on the tape instead of the step, or the step again."""
         self._card = "" if self._card == card else card
         self.desk.selection.select(number="")
@@ -336,7 +339,7 @@ class BenchStage(Stage):
         self._show_tape()
 
     def _leave(self) -> None:
-        self._turn(self._card)
+        self.turn(self._card)
 
     def _show_tape(self) -> None:
         window = self.window()

@@ -10,6 +10,7 @@ from pathlib import Path
 
 from PyQt6.QtWidgets import QFileDialog, QLineEdit, QPushButton, QVBoxLayout
 
+from ...core.finish.needs import undecided
 from ...core.log.entry import Entry, EntryKind
 from ...core.project.log_edits import found, open_items
 from ..desk import Desk
@@ -59,6 +60,10 @@ class LogCard:
         for number, entry in still:
             column.addWidget(Words(_said(entry), 15, True, "snag", wrap=True))
             column.addWidget(LinkWords("settled", partial(self._settle, number), 13))
+        count = sum(1 for _ in undecided(self.desk.document.made))
+        if count:
+            words = f"{count} face{'s' if count > 1 else ''} nobody has decided on: see Finish."
+            column.addWidget(Words(words, 14, True, "snag", wrap=True))
         column.addSpacing(4)
         self._form(column, about)
         column.addSpacing(6)
