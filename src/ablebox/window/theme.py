@@ -120,6 +120,8 @@ def _sheet() -> str:
     QLineEdit[wrong="true"] {{ border: 2px solid {c["select"]}; padding: 1px 5px; }}
     QPushButton {{ background: {c["card"]}; color: {c["ink"]}; border: 1px solid {c["line"]}; border-radius: 5px;
         padding: 4px 12px; }}
+    QPushButton[small="true"] {{ padding: 4px 7px; }}
+    QPushButton[small="true"]:focus {{ padding: 3px 6px; }}
     QPushButton:hover {{ border-color: {c["quiet"]}; }}
     QPushButton:focus {{ border: 2px solid {c["dimension"]}; padding: 3px 11px; }}
     QPushButton:checked {{ background: {c["select-wash"]}; color: {c["select"]}; border: 1px solid {c["select"]}; }}

@@ -9,16 +9,14 @@ from dataclasses import dataclass
 from functools import cached_property
 
 from ..assembly.fastener import Fastener
-from ..assembly.part import CutKind
 from ..assembly.role import FRAMES, PartKind, Role
 from ..assembly.uses import Use
 from ..bench.bench import Bench, JobStep
 from ..bench.by_piece import CALLED
 from ..bench.gates import Ask, GateLine, closed
-from ..bench.step import Put, Step
+from ..bench.step import Step
 from ..bench.thing import Thing, ThingKind
 from ..bench.verb import Gate, Verb, What
-from ..bench.way import ASLANT, Move
 from ..bench.work import DADO, DIAGONALS
 from ..lengths import Length, inches
 from ..materials import material
@@ -27,6 +25,7 @@ from ..parts.words import drill
 from ..project.placed import FILLER
 from ..schedule.durations import Durations
 from ..shop.weights import lifting
+from .way_words import dust, from_words, listed, plural, way_words
 
 #: Titles: what a ticket says.
 TITLES = {
@@ -75,10 +74,6 @@ _ASKS = {
     Ask.OPENINGS: "openings in the back are cut", Ask.DIAGONALS: "the back’s own diagonals agree",
     Ask.UNDERSIDE: "everything on the underside is done", Ask.TAPE: "tape tails hang out of the drawers to pull them by",
     Ask.LAID_OUT: "every member of the frame was laid out before it was pocketed", Ask.TWO: "two are there, or drawers, doors and shelves are out",
-}  # fmt: skip
-_WAYS = {
-    (0, 1): "from the left", (0, -1): "from the right", (1, 1): "from the front", (1, -1): "from behind", (2, 1): "from below",
-    (2, -1): "from above",
 }  # fmt: skip
 
 
@@ -227,7 +222,7 @@ class BenchWords:
     # What is done
 
     def _do(self, letter: str, step: Step) -> Iterator[str]:
-        codes = _listed(self.codes(letter, step.roles))
+        codes = listed(self.codes(letter, step.roles))
         match step.what:
             case What.SAW:
                 yield f"{codes}."
@@ -248,13 +243,13 @@ class BenchWords:
                 yield "Mark every part as its label says: face, front edge, up."
                 hands = [part.code for part in self._parts(letter, step.roles) if part.hand.value]
                 if hands:
-                    yield f"{_listed(hands)} have a left and a right hand: lay them as mirror images."
+                    yield f"{listed(hands)} have a left and a right hand: lay them as mirror images."
             case What.TEST:
                 yield "Cut each slot in a scrap of the very sheet it is for and try the part that goes in."
                 yield f"Then set {codes}: what fits in the scrap fits there."
             case What.MACHINE:
                 for kind, roles in self._slots(letter, step).items():
-                    yield f"Cut {kind}: {_listed(self.codes(letter, roles))}."
+                    yield f"Cut {kind}: {listed(self.codes(letter, roles))}."
             case What.BAND:
                 yield f"Band the edges marked red on the drawings: {codes}."
                 yield "Trim flush, ease the corner with fine paper."
@@ -293,7 +288,7 @@ class BenchWords:
         for role in step.roles:
             part = self.bench.assembly(letter).part(role)
             for kind in dict.fromkeys(cut.kind for cut in part.told.cuts):
-                found.setdefault(_plural(kind), []).append(role)
+                found.setdefault(plural(kind), []).append(role)
         return found
 
     def _bored(self, letter: str, step: Step) -> Iterator[str]:
@@ -320,7 +315,7 @@ class BenchWords:
             total = sum(counts.values())
             # Biscuits are cut by their own machine.
             bit = "" if use is Use.BISCUIT else f", bit {', '.join(bits[use])}"
-            holes_in = f"hole{'s' if total > 1 else ''} in {_listed(self.codes(letter, counts))}"
+            holes_in = f"hole{'s' if total > 1 else ''} in {listed(self.codes(letter, counts))}"
             found.append(f"{total} {_USES[use]} {holes_in}{bit}")
         return found
 
@@ -332,14 +327,14 @@ class BenchWords:
             for unit in self._units(letter, step):
                 yield f"Lay {', '.join(unit)} together, in this order, on a flat bench."
         else:
-            lines = Counter(f"{_listed(self.codes(letter, put.roles))}: {_way(put)}" for put in step.puts)
+            lines = Counter(f"{listed(self.codes(letter, put.roles))}: {way_words(put)}" for put in step.puts)
             for line, count in lines.items():
                 yield f"{count} × {line}." if count > 1 else f"{line}."
         if step.verb is Verb.HANG and not step.puts:
             names = Counter(
                 self.bench.assembly(letter).fittings[t.number].name for t in step.does if t.kind is ThingKind.FITTING
             )
-            where = _listed(self.codes(letter, step.roles))
+            where = listed(self.codes(letter, step.roles))
             for name, count in names.items():
                 yield f"{count} × {name}" + (f" on {where}." if where else ".")
         driven = [fasteners[t.number] for t in step.does if t.kind is ThingKind.FASTENER]
@@ -370,14 +365,14 @@ class BenchWords:
         for each in driven:
             into = each.into
             code = ", ".join(self.codes(letter, [into])) if isinstance(into, Role) else ""
-            rows[each.name, _from(each), code] += 1
+            rows[each.name, from_words(each), code] += 1
         shown: dict[tuple[str, str], list[tuple[str, int]]] = {}
         for (name, side, code), count in rows.items():
             shown.setdefault((name, side), []).append((code, count))
         for (name, side), targets in shown.items():
             total = sum(count for _, count in targets)
             codes = [code for code, _ in targets if code]
-            into_words = f" into {_listed(list(dict.fromkeys(codes)))}" if codes else ""
+            into_words = f" into {listed(list(dict.fromkeys(codes)))}" if codes else ""
             yield f"{total} {name}{side}{into_words}."
 
     # What to heed
@@ -387,14 +382,14 @@ class BenchWords:
         match step.what:
             case What.SAW:
                 yield "Guard and riving knife on, push stick at hand; whole sheets with two or broken down on the floor first."
-                yield _dust(self._stuffs(job))
+                yield dust(self._stuffs(job))
                 if not self.made.project.coats.outside:
                     yield "The finish is not decided: show cuts and what is sanded to be seen wait for it."
             case What.JIGS:
                 yield "Short pieces are cut off against a stop from a long strip, never ripped short by hand."
             case What.MACHINE | What.TEST:
                 yield "Where guard and riving knife come off for a dado set: featherboard, push block, no through cuts. Router: against the feed, hold with a jig."
-                yield _dust(self._stuffs(job))
+                yield dust(self._stuffs(job))
             case What.PINS | What.BORE:
                 yield "Stop on the bit; clamp the part, small ones in a jig."
             case What.LEAVES | What.BOXES:
@@ -444,64 +439,3 @@ class BenchWords:
             shut = closed(self.bench, letter, gated)
             return "; ".join(self._holes(letter, [thing for thing in step.does if thing in shut]))
         return title_of(step)
-
-
-def _way(put: Put) -> str:
-    """Return how something comes in."""
-    if not put.way:
-        return "lay it down first"
-    words = []
-    for move in put.way:
-        words.append(_move(move))
-    return ", then ".join(words)
-
-
-def _move(move: Move) -> str:
-    if move.turns:
-        return "level it"
-    if move.axis == ASLANT:
-        return "straight in across the corner"
-    return _WAYS[move.axis, move.sign]
-
-
-def _from(fastener: Fastener) -> str:
-    """Return from which side a fastener is driven."""
-    way = [a - b for a, b in zip(fastener.head, fastener.tip, strict=True)]
-    axis = max(range(3), key=lambda a: abs(way[a]))
-    if not any(way):
-        return ""
-    return f" {_WAYS[axis, -1 if way[axis] > 0 else 1]}"
-
-
-def _plural(kind: CutKind) -> str:
-    words = kind.value
-    if kind is CutKind.DADO:
-        return "dadoes"
-    return words + ("es" if words.endswith("h") else "s") if not words.startswith("corner") else "corners"
-
-
-def _dust(stuffs: set[str]) -> str:
-    worst = any("mdf" in each or "board" in each for each in stuffs)
-    return (
-        "Mask, eyes, ears: extract the dust, that of MDF above all." if worst else "Mask, eyes, ears: extract the dust."
-    )
-
-
-def _listed(codes: Sequence[str]) -> str:
-    """Return codes as a list in words: runs of numbers as from–to."""
-    found = list(dict.fromkeys(codes))
-    if len(found) > 2:
-        return ", ".join(_runs(found))
-    return " and ".join(found)
-
-
-def _runs(codes: Sequence[str]) -> list[str]:
-    rows: list[list[str]] = []
-    for code in sorted(codes, key=lambda each: (each.partition("-")[0], int(each.partition("-")[2] or 0))):
-        head, _, number = code.partition("-")
-        last = rows[-1][-1] if rows else ""
-        if last.partition("-")[0] == head and last and int(last.partition("-")[2]) + 1 == int(number):
-            rows[-1].append(code)
-        else:
-            rows.append([code])
-    return [f"{row[0]} to {row[-1]}" if len(row) > 2 else ", ".join(row) for row in rows]

@@ -50,6 +50,11 @@ _LIES = {
     Face.BACK: "lies on its back", Face.FRONT: "lies on its front edges", Face.LEFT: "lies on its left side",
     Face.RIGHT: "lies on its right side", Face.TOP: "lies on its top",
 }  # fmt: skip
+#: What the tape shows instead of the step: name, words on its button, and what it is.
+_CARDS = (
+    ("order", "Order", "Order of work"), ("days", "Days", "The days, hour by hour"), ("finish", "Finish", "The finish, face by face"),
+    ("buying", "Buying", "What is bought"), ("log", "Log", "The log"), ("options", "Options", "Options, side by side"),
+)  # fmt: skip
 
 
 class BenchStage(Stage):
@@ -91,33 +96,40 @@ class BenchStage(Stage):
         self.wire.stepped.connect(self.go)
         self.body.addWidget(self.wire)
         row = QHBoxLayout()
-        cards = (
-            ("order", "Order of work"),
-            ("days", "Days"),
-            ("finish", "Finish"),
-            ("buying", "Buying"),
-            ("log", "Log"),
-            ("options", "Options"),
-        )
-        turns = [(f"bench-{name}", words, partial(self.turn, name)) for name, words in cards]
-        for name, words, pressed in (*turns, ("bench-reading", "Reading mode", self.read)):
-            button = QPushButton(words)
-            button.setObjectName(name)
-            button.clicked.connect(lambda _, pressed=pressed: pressed())
+        row.setSpacing(4)
+        #: The buttons of the cards, by their names: the one on the tape is down.
+        self._turns: dict[str, QPushButton] = {}
+        for name, words, tip in _CARDS:
+            button = self._small(f"bench-{name}", words, tip)
+            button.setCheckable(True)
+            button.clicked.connect(lambda _, name=name: self.turn(name))
             row.addWidget(button)
+            self._turns[name] = button
+        button = self._small("bench-reading", "Read", "Reading mode: the step alone, in large type")
+        button.clicked.connect(lambda _: self.read())
+        row.addWidget(button)
         row.addStretch(1)
         self._buttons: dict[str, QPushButton] = {}
         for name, words, tip, by in (
             ("bench-back", "Back", "Backspace or the left arrow", -1),
             ("bench-done", "Done", "Space: tick it and go on", 1),
         ):
-            button = QPushButton(words)
-            button.setObjectName(name)
-            button.setToolTip(tip)
+            button = self._small(name, words, tip)
+            button.setAccessibleName(words)
             button.clicked.connect(lambda _, by=by: self.walk(by))
             row.addWidget(button)
             self._buttons[name] = button
         self.body.addLayout(row)
+
+    @staticmethod
+    def _small(name: str, words: str, tip: str) -> QPushButton:
+        """Return a button of the row under the wire."""
+        button = QPushButton(words)
+        button.setObjectName(name)
+        button.setToolTip(tip)
+        button.setAccessibleName(tip)
+        button.setProperty("small", True)
+        return button
 
     def _work_ahead(self) -> None:
         """Work out the steps of one case; once all are known look at the snags again."""
@@ -334,6 +346,8 @@ class BenchStage(Stage):
     def turn(self, card: str) -> None:
         """Put a card on the tape instead of the step, or the step again."""
         self._card = "" if self._card == card else card
+        for name, button in self._turns.items():
+            button.setChecked(name == self._card)
         self.desk.selection.select(number="")
         self.desk.selection.changed.emit()
         self._show_tape()

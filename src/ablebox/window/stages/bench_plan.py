@@ -106,7 +106,7 @@ class BenchDays(QObject):
         noise = plan.line.book.noise
         loud = "no noise" if day.weekday() in noise.quiet else f"noise {noise.start:%H:%M}–{noise.end:%H:%M}"
         facts = f"{write_spans(spans)} · {loud} · {warm}" if spans else "a day off"
-        return heading, self._cost or f"{facts} · drag a step onto another day to put it there"
+        return heading, self._cost or f"{facts} · drag a step onto another day"
 
     def add_to(self, column: QVBoxLayout, bench: Bench, job: JobStep) -> None:
         """Put what belongs to the days on the tape."""
