@@ -236,6 +236,7 @@ class Times(unittest.TestCase):
         learnt = Durations(slow).learnt[What.SAW]
         self.assertEqual((learnt.factor, learnt.entries), (1.5, 2))
         self.assertEqual(Durations(slow).minutes("A", saw), 55)
+        self.assertEqual(Durations(slow).rates(), {"cut": 360})
 
     def test_glue_waits_longer_in_the_cold(self) -> None:
         glue = Glue()

@@ -18,6 +18,7 @@ from ablebox.core.coats.book import Sight
 from ablebox.core.lengths import inches
 from ablebox.core.log.entry import EntryKind
 from ablebox.core.project.files import load
+from ablebox.core.project.tree import blank_project
 from ablebox.window.stages.bench import BenchStage
 from ablebox.window.widgets.words import LinkWords, Words
 from tests.uicase import UiCase
@@ -117,6 +118,11 @@ class Days(UiCase):
         self.assertIn("is no date", self.said())
         self.follow(self.window.tape.findChild(LinkWords, "days-keep"))
         laid = self.project.days.laid
+        self.follow(self.window.tape.findChild(LinkWords, "days-next"))
+        kept = self.window.desk.shop.days
+        assert kept is not None
+        self.assertEqual((kept.others, kept.laid, kept.hours.week), ((), {}, self.project.days.hours.week))
+        self.assertEqual(blank_project(days=kept).days, kept)
         self.assertEqual(len(laid), sum(len(job.places) for job in self.stage.steps))
         self.now = NOW + timedelta(days=1)
         self.stage.days.plan()

@@ -113,7 +113,7 @@ class FileMenu:
     def new(self, system: System) -> None:
         """Start a project."""
         if self.may_leave():
-            self._desk.document.replace_all(blank_project(system, self._desk.shop.rack))
+            self._desk.document.replace_all(blank_project(system, self._desk.shop.rack, self._desk.shop.days))
             self._desk.selection.select(stage="room", case="A", part="", number="", sheet=0)
 
     def ask_and_open(self) -> None:

@@ -8,6 +8,7 @@ from dataclasses import replace
 from datetime import date, datetime
 from typing import Any
 
+from ..days.book import DaysBook
 from ..days.hours import Span
 from ..days.other import Other
 from .tree import Project
@@ -51,6 +52,13 @@ def pinned(project: Project, places: Sequence[str], day: date | None) -> Project
     if day is not None:
         known |= dict.fromkeys(places, day)
     return with_days(project, pinned=known, laid=laid)
+
+
+def for_the_next(days: DaysBook, rates: Mapping[str, int]) -> DaysBook:
+    """Return what of a job's time the next job starts with: hours, noise, warmth, glue, and rates as they were learnt."""
+    return replace(
+        days, start=None, others=(), pinned={}, laid={}, rates=dict(rates), hours=replace(days.hours, dates={})
+    )
 
 
 def laid_out(project: Project, starts: Mapping[str, datetime]) -> Project:

@@ -13,6 +13,7 @@ from dataclasses import dataclass, field, replace
 from pathlib import Path
 from typing import Any
 
+from ..days.book import DaysBook
 from ..errors import FileFaulty, FileNotWritten
 from ..stock import Rack
 from ..whole_file import write_whole
@@ -20,7 +21,7 @@ from .construction import Construction
 from .json_format import read_tree, record_from, record_text
 from .upgrades import upgraded_shop
 
-FORMAT, VERSION = "ablebox-shop", 7
+FORMAT, VERSION = "ablebox-shop", 8
 
 
 @dataclass(frozen=True, slots=True)
@@ -30,10 +31,12 @@ class OwnShop:
     Args:
         rack: the stock rack new projects start with; ``None`` for the usual one.
         presets: ways of building by name.
+        days: hours, noise, warmth, glue and rates new projects start with; ``None`` for the usual ones.
     """
 
     rack: Rack | None = None
     presets: Mapping[str, Construction] = field(default_factory=dict)
+    days: DaysBook | None = None
 
     def with_preset(self, name: str, way: Construction) -> OwnShop:
         """Return the shop with a way of building kept by name, in the place of an older one of that name."""

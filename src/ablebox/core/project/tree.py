@@ -408,9 +408,9 @@ def new_project(system: System = System.INCH, rack: Rack | None = None) -> Proje
     return Project("New project", "", Units(system), room, rack or first_rack(system), (case,))
 
 
-def blank_project(system: System = System.INCH, rack: Rack | None = None) -> Project:
-    """Return the project a person starts from: one case, in a room that nobody has measured yet."""
-    project = new_project(system, rack)
+def blank_project(system: System = System.INCH, rack: Rack | None = None, days: DaysBook | None = None) -> Project:
+    """Return the project a person starts from: one case, in a room that nobody has measured yet, in the hours of the shop."""
+    project = replace(new_project(system, rack), days=days or DaysBook())
     wall = replace(project.room.walls[0], widths=(), ceiling=None)
     return replace(project, room=replace(project.room, walls=(wall,)))
 

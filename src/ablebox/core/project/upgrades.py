@@ -48,6 +48,8 @@ def upgraded_shop(shop: Any, version: int) -> Any:
         shop["presets"] = {name: _flaps_to_7(_back_to_7(way)) for name, way in shop["presets"].items()}
     if version < 7:
         shop = _to_9(shop)
+    if version < 8:
+        shop["days"] = None
     for name in ("done", "held", "rests", "loose", "spaces", "strips"):
         shop.pop(name, None)
     return shop

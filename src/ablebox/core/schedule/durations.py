@@ -17,6 +17,12 @@ from .rates import Rate, seconds_of
 GRAIN = 5
 #: As if so many entries had said that the rates are right: one slow afternoon does not turn them over (of our own).
 _TRUST = 2
+#: Which rate a kind of step is mostly made of; any other is mostly putting parts in.
+_MOSTLY = {
+    What.SAW: Rate.CUT, What.JIGS: Rate.CUT, What.MARK: Rate.MARK, What.TEST: Rate.SET_UP, What.MACHINE: Rate.SLOT, What.BAND: Rate.BAND,
+    What.PINS: Rate.HOLE, What.BORE: Rate.HOLE, What.SLIDES: Rate.FITTING, What.HINGES: Rate.FITTING, What.PLATES: Rate.FITTING,
+    What.FINISH: Rate.COAT, What.PREFINISH: Rate.COAT, What.CARRY: Rate.CARRY, What.OPENINGS: Rate.LOOK, What.CHECK: Rate.LOOK,
+}  # fmt: skip
 
 
 @dataclass(frozen=True, slots=True)
@@ -67,6 +73,14 @@ class Durations:
         for letter, step in job.rows:
             coats = self.amounts.coats(letter, step)
             found += sum(self.coat_minutes(area) for _, area in coats) if coats else self.minutes(letter, step)
+        return found
+
+    def rates(self) -> dict[str, int]:
+        """Return the shop's own rates with what was learnt in them, in seconds by name."""
+        found = dict(self.own)
+        for what, row in self.learnt.items():
+            rate = _MOSTLY.get(what, Rate.PUT)
+            found[rate.value] = round(seconds_of(self.own, rate) * row.factor)
         return found
 
     def _learnt(self) -> dict[What, Learnt]:

@@ -90,6 +90,12 @@ class Plan:
             else:
                 return found[::-1]
 
+    def longest(self, count: int) -> list[int]:
+        """Return those of the tasks that decide the end that take longest, waiting with it, in their order."""
+        rows = self.decides()
+        most = sorted(rows, key=lambda n: self.placed[n].start - self.placed[n].free)[:count]
+        return [n for n in rows if n in most]
+
     def at_hand(self, now: datetime, minutes: int) -> list[int]:
         """Return what can be begun now and done in so many minutes, the most urgent first."""
         at = self.line.minute(now)

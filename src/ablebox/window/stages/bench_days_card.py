@@ -10,10 +10,12 @@ from functools import partial
 
 from PyQt6.QtWidgets import QVBoxLayout
 
+from ...core.bench.bench import bench_of
 from ...core.days.other import Kind, Other
 from ...core.days.typed import HoursNotUnderstood, read_date, read_moment, read_spans, write_spans
 from ...core.project import days_edits
 from ...core.project.tree import Project
+from ...core.schedule.durations import Durations
 from ...core.schedule.plan import Plan
 from ...core.units import System
 from ..desk import Desk
@@ -78,7 +80,7 @@ class DaysCard:
         column.addWidget(Words(words, 14, colour="settled" if best else "quiet", wrap=True))
         for late in plan.late:
             column.addWidget(Words(f"{title(late.n)} is not done when {late.what} comes.", 15, True, "snag", wrap=True))
-        decides = plan.decides()[-3:]
+        decides = plan.longest(3)
         if decides:
             column.addWidget(
                 Words(f"Decided by {'; '.join(title(n) for n in decides)}.", 13, colour="quiet", wrap=True)
@@ -96,6 +98,15 @@ class DaysCard:
         made = LinkWords(link, lambda: self._keep(plan, bool(kept)), 14)
         made.setObjectName("days-keep")
         column.addWidget(made)
+        durations = Durations(bench_of(self.desk.document.made))
+        for what, row in list(durations.learnt.items())[:3]:
+            entries = f"{row.entries} entr{'ies' if row.entries > 1 else 'y'} of the log"
+            column.addWidget(
+                Words(f"{what.value}: {row.factor:.2g} times the rate, by {entries}", 13, colour="quiet", wrap=True)
+            )
+        following = LinkWords("start the next job with these hours", lambda: self._for_the_next(durations), 13)
+        following.setObjectName("days-next")
+        column.addWidget(following)
 
     def _keep(self, plan: Plan, forget: bool) -> None:
         starts = (
@@ -106,6 +117,10 @@ class DaysCard:
             }
         )
         self.desk.change("Days laid out anew" if forget else "Days kept", days_edits.laid_out(self.project, starts))
+
+    def _for_the_next(self, durations: Durations) -> None:
+        days = days_edits.for_the_next(self.project.days, durations.rates())
+        self.desk.keep_shop(replace(self.desk.shop, days=days))
 
     def _step(
         self, column: QVBoxLayout, plan: Plan, title: Callable[[int], str], step: tuple[int, tuple[str, ...]]
