@@ -16,7 +16,7 @@ from ..finish.faces import FaceOf
 from ..finish.needs import finished, schedule_of
 from .rates import Rate
 
-#: Square feet in a square metre, and millimetres in a foot (a foot is 304.8 mm).
+#: Square feet in a square metre, and millimetres in a foot (the international foot of 1959, 304.8 mm; from memory).
 _FEET_OF_M2, _MM_OF_FOOT = 1 / 0.3048**2, 304.8
 _ONLY_LOOKED = frozenset({What.SQUARE, What.OPENINGS, What.CHECK, What.DRY_FIT})
 _COATED = frozenset({What.FINISH, What.PREFINISH})
