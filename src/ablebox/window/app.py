@@ -12,7 +12,7 @@ import os
 import sys
 import traceback
 from collections.abc import Callable
-from datetime import datetime
+from datetime import date, datetime
 from pathlib import Path
 from types import TracebackType
 
@@ -172,6 +172,7 @@ def pictures(path: Path, folder: Path, prefix: str = "") -> list[Path]:
             # A Saturday of its own, so that pictures do not change with the day they are taken on.
             window.desk.now = lambda: datetime(2026, 5, 9, 8)
             bench.turn("days")
+            bench.days.show_day(date(2026, 5, 16))
             taken.append(_picture(window, folder / f"{prefix}days.png"))
             bench.turn("days")
         if stage.name == "run":

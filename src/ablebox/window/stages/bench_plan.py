@@ -63,8 +63,12 @@ class BenchDays(QObject):
 
     def called(self, n: int) -> str:
         """Return what a step is called, with its cases."""
-        job = bench_of(self.desk.document.made).steps[n - 1]
-        letters = ", ".join(job.letters) if len(job.letters) < 4 else f"{job.letters[0]} to {job.letters[-1]}"
+        bench = bench_of(self.desk.document.made)
+        job = bench.steps[n - 1]
+        cases = [letter for letter in job.letters if bench.is_case(letter)]
+        if not cases:
+            return f"{bench.called(job.letters)}: {title_of(job.step)}"
+        letters = ", ".join(cases) if len(cases) < 4 else f"{cases[0]} to {cases[-1]}"
         return f"{letters} {title_of(job.step)}"
 
     def show_day(self, day: date) -> None:
