@@ -10,6 +10,7 @@ import json
 import unittest
 from dataclasses import replace
 from datetime import date, datetime, time, timedelta
+from itertools import pairwise
 from random import Random
 from typing import Any
 
@@ -110,6 +111,8 @@ class Rules(unittest.TestCase):
             self.assertEqual(faults(told(bench, plan), order), [], f"seed {seed}")
             self.assertLessEqual(plan.bound, plan.end, f"seed {seed}")
             self.assertEqual({job.n for job in bench.steps if not bench.is_done(job)}, plan.placed.keys())
+            saw = sorted(part for n, task in plan.tasks.items() if task.machine for part in plan.placed[n].parts)
+            self.assertTrue(all(one[1] <= other[0] for one, other in pairwise(saw)), f"seed {seed}: one saw for two")
             longest = max(days.glue.open // 5 * 5, 5)
             for n, task in plan.tasks.items():
                 if any(stage.glue for stage in task.stages):

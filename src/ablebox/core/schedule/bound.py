@@ -29,22 +29,29 @@ def bound(line: Timeline, todo: Sequence[Task], earliest: Mapping[int, int], now
     for task in todo:
         alone.put(task)
     chain = max(each.free for each in alone.found.values())
-    return max(chain, _by_hours(line, todo, now))
+    return max(chain, _by_hours(line, todo, now, tails))
 
 
-def _by_hours(line: Timeline, todo: Sequence[Task], now: int) -> int:
-    """Return the minute by which there were as many hours as all work, noisy work and work of two ask for."""
+def _by_hours(line: Timeline, todo: Sequence[Task], now: int, tails: Mapping[int, int]) -> int:
+    """Return the minute before which there are not as many hours as all work, machine work and work of two ask for.
+
+    Of any tasks that all have so much hanging on them the last is done no sooner than their work takes, and that follows; after
+    Carlier, "The one-machine sequencing problem" (1982), cited from memory.
+    """
     last = now
-    for hands, noisy in ((1, False), (1, True), (2, False)):
-        rows = [task for task in todo if task.hands >= hands and (task.noisy or not noisy)]
-        wanted = sum(task.minutes * (task.hands if hands == 1 else 1) for task in rows)
-        if not wanted:
-            continue
-        there = np.where(line.hands >= hands, line.hands if hands == 1 else 1, 0)
-        there = np.where((line.at >= now) & (line.noisy | (not noisy)), there, 0)
-        reached = int(np.searchsorted(np.cumsum(there) * GRAIN, wanted))
-        if reached < len(line.at):
-            # After the last of them it waits as long as whatever may come last waits at least.
-            wait = min(sum(stage.wait for stage in task.stages[-1:]) for task in rows)
-            last = max(last, int(line.at[reached]) + GRAIN + wait)
+    behind = {task.n: tails[task.n] - task.minutes for task in todo}
+    loud, two = [task for task in todo if task.machine], [task for task in todo if task.hands > 1]
+    for rows, capacity in (
+        (todo, line.hands),
+        # One saw, and only while it may be heard.
+        (loud, np.where(line.noisy, 1, 0)),
+        (two, np.where(line.hands > 1, 2, 0)),
+    ):
+        there = np.cumsum(np.where(line.at >= now, capacity, 0)) * GRAIN
+        wanted = 0
+        for task in sorted(rows, key=lambda task: -behind[task.n]):
+            wanted += task.minutes * (1 if rows is loud else task.hands)
+            reached = int(np.searchsorted(there, wanted))
+            if reached < len(line.at):
+                last = max(last, int(line.at[reached]) + GRAIN + behind[task.n])
     return last

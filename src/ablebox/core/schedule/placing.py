@@ -52,6 +52,8 @@ class Placing:
     def __init__(self, line: Timeline, earliest: Mapping[int, int], now: int = 0, crowd: bool = True) -> None:
         self.line, self.earliest, self.now, self.crowd = line, earliest, now, crowd
         self.left = line.hands.copy()
+        #: Whether the machines are free in each slot.
+        self.machines = np.ones(len(line.at), np.bool_)
         self.found: dict[int, Placed] = {}
         self._fit: dict[tuple[int, bool, int | None], Mask] = {}
 
@@ -88,7 +90,10 @@ class Placing:
         starts = np.arange(len(slots) - count + 1)
         good = np.ones(len(starts), np.bool_)
         if self.crowd:
-            free = np.concatenate([[0], np.cumsum(self.left[slots] >= task.hands)])
+            there = self.left[slots] >= task.hands
+            if task.machine:
+                there = there & self.machines[slots]
+            free = np.concatenate([[0], np.cumsum(there)])
             good &= free[count:] - free[:-count] == count
         if stage.whole:
             times = self.line.at[slots]
@@ -100,6 +105,7 @@ class Placing:
             if stage.least is None or self.line.coldest(int(self.line.at[mine[0]]), end + wait) >= stage.least:
                 if self.crowd:
                     self.left[mine] -= task.hands
+                    self.machines[mine] &= not task.machine
                 return _runs(self.line.at[mine].tolist()), end + wait
         raise NoHours(f"No hours are left for step {task.n}: none long or warm enough.")
 

@@ -51,6 +51,7 @@ class Task:
         stages: its stretches, one after another.
         hands: how many people it takes.
         noisy: whether it makes noise.
+        machine: whether it takes the saw or router, of which a shop has one.
         needs: numbers of the tasks that come before.
         day: the day it was put on; ``None`` if nobody did.
     """
@@ -60,6 +61,7 @@ class Task:
     stages: tuple[Stage, ...]
     hands: int = 1
     noisy: bool = False
+    machine: bool = False
     needs: tuple[int, ...] = ()
     day: date | None = None
 
@@ -90,7 +92,7 @@ class _Tasks:
         for job in self.open:
             days = [self.book.pinned[place] for place in job.places if place in self.book.pinned]
             yield Task(
-                job.n, job.places, tuple(self._stages(job)), self._hands(job), self._is_noisy(job),
+                job.n, job.places, tuple(self._stages(job)), self._hands(job), self._is_noisy(job), job.step.what in _NOISY,
                 tuple(n for n in before[job.n] if n in there), min(days, default=None),
             )  # fmt: skip
 
