@@ -113,6 +113,11 @@ class Rules(unittest.TestCase):
             self.assertEqual({job.n for job in bench.steps if not bench.is_done(job)}, plan.placed.keys())
             saw = sorted(part for n, task in plan.tasks.items() if task.machine for part in plan.placed[n].parts)
             self.assertTrue(all(one[1] <= other[0] for one, other in pairwise(saw)), f"seed {seed}: one saw for two")
+            for task in plan.tasks.values():
+                for n in task.loads:
+                    self.assertGreaterEqual(
+                        plan.placed[task.n].start, plan.placed[n].end + 1_440, f"seed {seed}: loaded too soon"
+                    )
             longest = max(days.glue.open // 5 * 5, 5)
             for n, task in plan.tasks.items():
                 if any(stage.glue for stage in task.stages):
@@ -240,6 +245,12 @@ class Times(unittest.TestCase):
         self.assertEqual((learnt.factor, learnt.entries), (1.5, 2))
         self.assertEqual(Durations(slow).minutes("A", saw), 55)
         self.assertEqual(Durations(slow).rates(), {"cut": 360})
+
+    def test_a_case_is_carried_the_day_after_its_glue(self) -> None:
+        bench = bench_of_(project())
+        plan = plan_of(bench, START)
+        carried = [task for task in plan.tasks.values() if task.loads]
+        self.assertEqual(len(carried), 3)
 
     def test_glue_waits_longer_in_the_cold(self) -> None:
         glue = Glue()

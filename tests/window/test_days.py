@@ -103,6 +103,10 @@ class Days(UiCase):
         self.assertEqual(self.project.days.noise.quiet, (5, 6))
         self.put("days-worked", "50 F")
         self.assertEqual(self.project.days.warmth.worked, 10)
+        self.put("days-cold", "2026-12-10 2026-12-14 41 34 F")
+        self.assertEqual([(spell.worked, spell.left) for spell in self.project.days.warmth.dates], [(5, 1)])
+        self.put("days-cold", "next week")
+        self.assertIn("is no cold spell", self.said())
         self.put("days-left", "warm")
         self.assertIn("is no temperature", self.said())
         for day in range(7):

@@ -68,6 +68,8 @@ class Placing:
             NoHours: if there is no room for it in the timeline.
         """
         at = max(self.now, rather, self.earliest.get(task.n, 0), *(self.found[n].free for n in task.needs), 0)
+        # Glue that holds is not yet glue that bears.
+        at = max([at, *(self.found[n].end + self.line.book.glue.load for n in task.loads if n in self.found)])
         if task.day is not None:
             at = max(at, (task.day - self.line.first).days * DAY)
         parts: list[tuple[int, int]] = []

@@ -54,6 +54,7 @@ class Task:
         machine: whether it takes the saw or router, of which a shop has one.
         needs: numbers of the tasks that come before.
         day: the day it was put on; ``None`` if nobody did.
+        loads: numbers of the glue-ups it loads, which are left as long as that asks for.
     """
 
     n: int
@@ -64,6 +65,7 @@ class Task:
     machine: bool = False
     needs: tuple[int, ...] = ()
     day: date | None = None
+    loads: tuple[int, ...] = ()
 
     @property
     def minutes(self) -> int:
@@ -89,12 +91,19 @@ class _Tasks:
     def all(self) -> Iterator[Task]:
         there = {job.n for job in self.open}
         before = needs(self.bench)
+        glued: dict[str, list[int]] = {}
         for job in self.open:
             days = [self.book.pinned[place] for place in job.places if place in self.book.pinned]
+            stages = tuple(self._stages(job))
+            carried = job.step.what is What.CARRY
+            loads = [n for letter in job.letters for n in glued.get(letter, ())] if carried else []
             yield Task(
-                job.n, job.places, tuple(self._stages(job)), self._hands(job), self._is_noisy(job), job.step.what in _NOISY,
-                tuple(n for n in before[job.n] if n in there), min(days, default=None),
+                job.n, job.places, stages, self._hands(job), self._is_noisy(job), job.step.what in _NOISY,
+                tuple(n for n in before[job.n] if n in there), min(days, default=None), tuple(loads),
             )  # fmt: skip
+            if any(stage.glue for stage in stages):
+                for letter in job.letters:
+                    glued.setdefault(letter, []).append(job.n)
 
     def _stages(self, job: JobStep) -> Iterator[Stage]:
         coats = [row for letter, step in job.rows for row in [self.durations.amounts.coats(letter, step)] if row]

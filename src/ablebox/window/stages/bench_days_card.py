@@ -13,6 +13,7 @@ from PyQt6.QtWidgets import QVBoxLayout
 from ...core.bench.bench import bench_of
 from ...core.days.other import Kind, Other
 from ...core.days.typed import HoursNotUnderstood, read_date, read_moment, read_spans, write_spans
+from ...core.days.warmth import Colder
 from ...core.project import days_edits
 from ...core.project.tree import Project
 from ...core.schedule.durations import Durations
@@ -177,6 +178,16 @@ class DaysCard:
             ("left", "left alone", days.warmth.left),
         ):
             add_text(column, f"days-{name}", words, self._degrees(celsius), partial(self._warm, name))
+        self._spells(column)
+
+    def _spells(self, column: QVBoxLayout) -> None:
+        for i, spell in enumerate(self.project.days.warmth.dates):
+            words = (
+                f"{spell.first} to {spell.last}: {self._degrees(spell.worked)}, left alone {self._degrees(spell.left)}"
+            )
+            column.addWidget(Words(words, 14, wrap=True))
+            column.addWidget(LinkWords("take away", partial(self._warmer, i), 13))
+        add_text(column, "days-cold", "cold spell", "", self._cold, "2026-12-10 2026-12-14 46 36 F")
 
     def _begins(self, text: str) -> str:
         try:
@@ -184,6 +195,33 @@ class DaysCard:
         except HoursNotUnderstood as fault:
             return str(fault)
         return self.desk.change("The day it begins", days_edits.with_days(self.project, start=start))
+
+    def _cold(self, text: str) -> str:
+        """Take dates on which the shop is colder: first and last, worked in and left alone."""
+        words = text.split()
+        if not words:
+            return ""
+        try:
+            first, last = read_date(words[0]), read_date(words[1] if len(words) > 1 else "")
+            rest = " ".join(words[2:]).upper().replace("F", " F").replace("C", " C").split()
+            numbers = [float(word) for word in rest if word not in "FC"]
+        except (HoursNotUnderstood, ValueError):
+            numbers = []
+        if not 1 <= len(numbers) <= 2:
+            return f"“{text.strip()}” is no cold spell; write the first and last day and how warm: 2026-12-10 2026-12-14 46 36 F."
+        fahrenheit = "F" in rest or (self.project.units.system is System.INCH and "C" not in rest)
+        worked, left = (round((each - 32) * 5 / 9 if fahrenheit else each) for each in (numbers[0], numbers[-1]))
+        try:
+            spell = Colder(first, last, worked, left)
+        except ValueError as fault:
+            return f"{str(fault)[:1].upper()}{str(fault)[1:]}."
+        warmth = replace(self.project.days.warmth, dates=(*self.project.days.warmth.dates, spell))
+        return self.desk.change("A cold spell", days_edits.with_days(self.project, warmth=warmth))
+
+    def _warmer(self, number: int) -> None:
+        dates = self.project.days.warmth.dates
+        warmth = replace(self.project.days.warmth, dates=(*dates[:number], *dates[number + 1 :]))
+        self.desk.change("No cold spell then", days_edits.with_days(self.project, warmth=warmth))
 
     def _week(self, day: int, text: str) -> str:
         try:
