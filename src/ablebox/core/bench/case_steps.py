@@ -105,7 +105,8 @@ class _Steps:
                     place[item.key] = key
             needs = {place[before] for row in rows for item in row.items for before in item.after if before in place}
             numbers[key] = len(steps)
-            steps.append(replace(step, after=tuple(sorted(needs - {key}, key=numbers.__getitem__))))
+            after = tuple(sorted(needs - {key}, key=numbers.__getitem__))
+            steps.append(replace(step, after=after) if after else step)
         return CaseSteps(self.geometry.assembly.letter, self.order, tuple(self._gated(steps)), numbers)
 
     def _grouped(self, done: Iterable[Done]) -> Iterator[tuple[What, list[Done]]]:
@@ -306,7 +307,7 @@ class _Steps:
                 gate, glued = Gate.GLUE, True
             elif glued and not stood and gate is Gate.NONE and self._standing(steps, at):
                 gate, stood = Gate.STAND, True
-            found.append(replace(step, gate=gate))
+            found.append(replace(step, gate=gate) if gate is not Gate.NONE else step)
         return found
 
     def _standing(self, steps: Sequence[Step], at: int) -> bool:

@@ -4,6 +4,7 @@
 from __future__ import annotations
 
 import itertools
+from collections.abc import Sequence
 from functools import cached_property
 
 import numpy as np
@@ -24,6 +25,8 @@ from .units import has_body
 
 #: How wide the nose of a nailer or a nail set is (common practice).
 _NAILER = inches("1/8")
+#: So few things are looked up one by one (of our own).
+_FEW = 40
 #: What is put in with glue or by hand, with no tool behind it.
 _NO_TOOL = frozenset({FastenerKind.DOWEL, FastenerKind.BISCUIT})
 #: Fasteners of hardware, and which hardware they hold.
@@ -85,30 +88,32 @@ class Geometry:
     @cached_property
     def _rods(self) -> tuple[NDArray[np.float64], NDArray[np.float64], list[list[int]]]:
         """Where each thing is worked on, the way out from it, and which atoms are not in the way of it: its own."""
-        starts, ways, own = [], [], []
+        starts, ways = list[Sequence[float]](), list[Sequence[float]]()
+        own: list[list[int]] = []
         for thing in self.things:
             if thing.kind is ThingKind.FASTENER:
                 fastener = self.assembly.fasteners[thing.number]
-                head, tip = np.array(fastener.head, float), np.array(fastener.tip, float)
-                way = head - tip
-                starts.append(head)
-                ways.append(way / max(1.0, float(np.linalg.norm(way))))
+                (hx, hy, hz), (tx, ty, tz) = fastener.head, fastener.tip
+                starts.append(fastener.head)
+                ways.append((hx - tx, hy - ty, hz - tz))
                 own.append(self._own(fastener))
             else:
                 assert thing.role is not None
                 part = self.parts[self.number[thing.role]]
                 at, axis, _ = mouth_of(part.told, part.told.holes[thing.number], thing.nth)
-                point, out = np.array(at, float), -np.array(axis, float)
+                point, out = (at[0], at[1], at[2]), (-axis[0], -axis[1], -axis[2])
                 if part.slant is not None:
                     x, y = part.slant.point(at[0], at[1])
-                    point = np.array((x, y, at[2]), float)
+                    point = (x, y, at[2])
                     long = float(np.hypot(part.slant.a, part.slant.b))
                     a, b = part.slant.a / long, part.slant.b / long
-                    out = np.array((out[0] * b + out[1] * a, -out[0] * a + out[1] * b, out[2]))
+                    out = (out[0] * b + out[1] * a, -out[0] * a + out[1] * b, out[2])
                 starts.append(point)
                 ways.append(out)
                 own.append([self.number[thing.role], *self._on(thing.role)])
-        return np.array(starts).reshape(-1, 3), np.array(ways).reshape(-1, 3), own
+        way = np.array(ways, float).reshape(-1, 3)
+        way /= np.maximum(np.linalg.norm(way, axis=1), 1e-9)[:, None]
+        return np.array(starts, float).reshape(-1, 3), way, own
 
     def _own(self, fastener: Fastener) -> list[int]:
         """Return what the head sits on: its part, or the hardware it holds."""
@@ -154,8 +159,17 @@ class Geometry:
             usual[i, atoms] = other[i, atoms] = False
         return usual & self.solid, other & self.solid
 
+    @cached_property
+    def _bits(self) -> tuple[list[int], list[int]]:
+        """The same as whole numbers, a bit for each atom: few things are looked up faster so."""
+        usual, other = self._in_the_way
+        return _as_bits(usual), _as_bits(other)
+
     def reached(self, numbers: list[int], there: Mask) -> Mask:
         """Return which of some things a tool reaches while some atoms are there."""
+        if len(numbers) <= _FEW:
+            (one, two), now = self._bits, _as_bits(there[None])[0]
+            return np.array([not (one[n] & now) or not (two[n] & now) for n in numbers], np.bool_)
         usual, other = self._in_the_way
         shut = (usual[numbers] & there).any(1)
         if shut.any():
@@ -180,6 +194,11 @@ class Geometry:
     def room(self, tool: Tool) -> Room:
         """Return the room a tool asks for."""
         return self.reach.of(tool)
+
+
+def _as_bits(rows: Mask) -> list[int]:
+    """Return each row as a whole number, a bit for each place."""
+    return [int.from_bytes(row.tobytes(), "big") for row in np.packbits(rows, axis=1)]
 
 
 def _moves(kind: FittingKind) -> bool:
