@@ -22,7 +22,7 @@ from ablebox.core.coats.schedule import schedules
 from ablebox.core.days.book import DaysBook
 from ablebox.core.days.glue import Glue
 from ablebox.core.days.hours import Hours, Noise, Span, weekends
-from ablebox.core.days.other import Kind, Other
+from ablebox.core.days.other import Other
 from ablebox.core.days.warmth import Colder, Warmth
 from ablebox.core.finish.faces import Where, faces, total
 from ablebox.core.finish.needs import amounts
@@ -85,7 +85,7 @@ def random_days(rng: Random, bench: Bench) -> DaysBook:
     )
     carry = [place for job in bench.steps if job.step.what is What.CARRY for place in job.places]
     at = START + timedelta(days=rng.randint(20, 60))
-    others = (Other("the plumber", Kind.TRADE, at, (), (rng.choice(carry),)),) if rng.random() < 0.6 else ()
+    others = (Other("the plumber", at, (), (rng.choice(carry),)),) if rng.random() < 0.6 else ()
     return DaysBook(
         None, Hours(tuple(week), off), Noise(time(9), time(rng.randint(14, 19)), (6,)), Warmth(17, rng.choice((9, 12, 15)), cold),
         Glue(rng.choice((10, 15, 25)), rng.choice((30, 45, 60)), 1_440, 10), others,
@@ -127,7 +127,9 @@ class Rules(unittest.TestCase):
         for name in demo.names():
             bench = bench_of_(project(name))
             plan = plan_of(bench, START)
-            self.assertEqual(faults(told(bench, plan), needs(bench)), [], name)
+            order = needs(bench)
+            self.assertTrue(all(before < n for n, row in order.items() for before in row), name)
+            self.assertEqual(faults(told(bench, plan), order), [], name)
             # Within a week of what nobody could better, weekends and three evenings.
             self.assertLess(plan.end - plan.bound, timedelta(days=9), name)
 
@@ -135,7 +137,7 @@ class Rules(unittest.TestCase):
         bench = bench_of_(
             replace(
                 project(),
-                days=DaysBook(others=(Other("the plumber", Kind.TRADE, START + timedelta(days=30), ("A/carry",)),)),
+                days=DaysBook(others=(Other("the plumber", START + timedelta(days=30), ("A/carry",)),)),
             )
         )
         good, order = told(bench, plan_of(bench, START)), needs(bench)
@@ -169,7 +171,7 @@ class Rules(unittest.TestCase):
 class Days(unittest.TestCase):
     def test_a_trade_waits_for_what_comes_before_and_is_told_where_it_waits_in_vain(self) -> None:
         for days, late in ((40, 0), (1, 1)):
-            other = Other("the plumber", Kind.TRADE, START + timedelta(days=days), ("A/carry",), ("B/carry",))
+            other = Other("the plumber", START + timedelta(days=days), ("A/carry",), ("B/carry",))
             bench = bench_of_(replace(project(), days=DaysBook(others=(other,))))
             plan = plan_of(bench, START)
             self.assertEqual(len(plan.late), late)
@@ -285,7 +287,7 @@ class Finish(unittest.TestCase):
 
 class Written(unittest.TestCase):
     def test_the_calendar_and_the_table_hold_every_stretch(self) -> None:
-        bench = bench_of_(replace(project(), days=DaysBook(others=(Other("plumber; sink, tap", Kind.TRADE, START),))))
+        bench = bench_of_(replace(project(), days=DaysBook(others=(Other("plumber; sink, tap", START),))))
         plan = plan_of(bench, START)
         ics, table = schedule_ics(bench, plan), list(csv.DictReader(io.StringIO(schedule_csv(bench, plan))))
         self.assertEqual(ics.count("BEGIN:VEVENT"), len(table) + 1)

@@ -5,14 +5,6 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from datetime import datetime
-from enum import Enum
-
-
-class Kind(Enum):
-    """What it is; the value is what stands in files."""
-
-    TRADE = "trade"
-    DELIVERY = "delivery"
 
 
 @dataclass(frozen=True, slots=True)
@@ -21,14 +13,12 @@ class Other:
 
     Args:
         what: who or what.
-        kind: a trade or a delivery.
         at: when.
         before: steps that are done by then, by their places, such as ``A/carry``.
         after: steps that begin only then.
     """
 
     what: str
-    kind: Kind
     at: datetime
     before: tuple[str, ...] = ()
     after: tuple[str, ...] = ()

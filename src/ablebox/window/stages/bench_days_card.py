@@ -11,7 +11,7 @@ from functools import partial
 from PyQt6.QtWidgets import QVBoxLayout
 
 from ...core.bench.bench import bench_of
-from ...core.days.other import Kind, Other
+from ...core.days.other import Other
 from ...core.days.typed import HoursNotUnderstood, read_date, read_moment, read_spans, write_spans
 from ...core.days.warmth import Colder
 from ...core.project import days_edits
@@ -317,7 +317,7 @@ class DaysCard:
         try:
             at = read_moment(" ".join(words[: 2 if timed else 1]))
             before, after = (places[:1], ()) if name == "before" else ((), places[:1])
-            other = Other(" ".join(words[2 if timed else 1 :]), Kind.TRADE, at, before, after)
+            other = Other(" ".join(words[2 if timed else 1 :]), at, before, after)
         except (HoursNotUnderstood, ValueError) as fault:
             return str(fault) if isinstance(fault, HoursNotUnderstood) else "Say who comes: 2026-05-09 9:00 plumber."
         return self.desk.change(f"{other.what} comes", days_edits.with_other(self.project, other))
