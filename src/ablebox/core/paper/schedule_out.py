@@ -69,8 +69,9 @@ def schedule_ics(bench: Bench, plan: Plan) -> str:
     lines = ["BEGIN:VCALENDAR", "VERSION:2.0", "PRODID:-//Able Box//schedule//EN", f"X-WR-CALNAME:{_text(name)}"]
     stamp = _stamp(plan.line.zero)
     for i, (start, end, n) in enumerate(_stretches(plan), start=1):
-        letters, title = _said(bench, n)
-        words = f"{letters}: {title}" + (", two people" if plan.tasks[n].hands > 1 else "")
+        words = f"{bench.called(bench.steps[n - 1].letters)}: {_said(bench, n)[1]}" + (
+            ", two people" if plan.tasks[n].hands > 1 else ""
+        )
         lines += _event(f"{n}-{i}", stamp, start, end, words)
     for i, other in enumerate(bench.made.project.days.others, start=1):
         lines += _event(f"other-{i}", stamp, other.at, other.at + timedelta(hours=1), other.what)
