@@ -26,6 +26,7 @@ from ablebox.core.project.files import load
 from ablebox.core.project.json_format import from_text, to_text
 from ablebox.core.project.log_edits import done_entries, found, logged, open_items, settled
 from ablebox.core.project.option_edits import FIRST, OptionRefused, added, chosen, dropped, names
+from ablebox.core.project.rack_edits import used_codes
 from ablebox.core.project.tree import DonePiece
 from ablebox.core.shop.made import Made
 from ablebox.core.shop.plans import plan_all
@@ -123,6 +124,20 @@ class Options(unittest.TestCase):
         self.assertEqual(chosen(back, "frameless"), bare)
         self.assertEqual(from_text(to_text(bare), "options"), bare)
         self.assertEqual(dropped(back, "frameless"), first)
+        # A second wall on which only the other option stands is gone: that is said, and nothing is lost.
+        wall = replace(back, cases=tuple(replace(case, wall=1) for case in back.cases), spaces=(), strips=())
+        bare_room = replace(wall, room=replace(wall.room, walls=wall.room.walls[:1], corners=()))
+        stale = replace(
+            bare_room,
+            options={
+                "frameless": replace(back.options["frameless"], cases=tuple(replace(c, wall=2) for c in bare.cases))
+            },
+        )
+        with self.assertRaises(OptionRefused):
+            chosen(stale, "frameless")
+        self.assertIn(
+            "doors", used_codes(replace(back, options={"other": replace(back.options["frameless"], cases=back.cases)}))
+        )
         for wrong in ("", FIRST, "frameless"):
             with self.assertRaises(OptionRefused):
                 added(bare, wrong)

@@ -53,6 +53,7 @@ def chosen(project: Project, name: str) -> Project:
 
     Raises:
         KeyError: if there is none of that name.
+        OptionRefused: if the room or the stock has changed so that it does not stand any more.
     """
     if name == project.option:
         return project
@@ -61,6 +62,13 @@ def chosen(project: Project, name: str) -> Project:
         project.option if known == name else known: each if known != name else _choices(project)
         for known, each in project.options.items()
     }
+    try:
+        return _taken(project, name, others, mine)
+    except ValueError as fault:
+        raise OptionRefused(name, f"does not stand any more: {fault}. Drop it, or put that back first.") from None
+
+
+def _taken(project: Project, name: str, others: dict[str, Choices], mine: Choices) -> Project:
     return replace(
         project, option=name, options=others, cases=mine.cases, spaces=mine.spaces, strips=mine.strips, loose=mine.loose, coats=mine.coats
     )  # fmt: skip

@@ -11,7 +11,7 @@ from ..hardware import Hardware, usual
 from ..lengths import ZERO, Length, inches, millimetres
 from ..stock import Board, BoardGoods, Bought, Rack, SawStyle, Sheet
 from ..units import System
-from .tree import Project, first_boards, first_rack, named_stock
+from .tree import Choices, Project, first_boards, first_rack, named_stock
 
 
 def rows_of(stock: Bought) -> tuple[Sheet, ...] | tuple[Board, ...]:
@@ -20,10 +20,14 @@ def rows_of(stock: Bought) -> tuple[Sheet, ...] | tuple[Board, ...]:
 
 
 def used_codes(project: Project) -> set[str]:
-    """Return the codes of all stock the cases are built from."""
-    loose = {part.goods for part in project.loose} | {sheet.goods for sheet in project.held}
-    loose |= {space.goods for space in project.spaces if space.goods} | {strip.goods for strip in project.strips}
-    return loose | {code for case in project.cases for _, code in named_stock(case)}
+    """Return the codes of all stock the cases are built from, of every option."""
+    found = {sheet.goods for sheet in project.held}
+    every: tuple[Project | Choices, ...] = (project, *project.options.values())
+    for each in every:
+        found |= {part.goods for part in each.loose} | {strip.goods for strip in each.strips}
+        found |= {space.goods for space in each.spaces if space.goods}
+        found |= {code for case in each.cases for _, code in named_stock(case)}
+    return found
 
 
 def with_stock(project: Project, code: str, **changes: Any) -> Project:

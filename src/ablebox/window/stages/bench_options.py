@@ -82,7 +82,10 @@ class OptionsCard:
 
     def _compare(self) -> None:
         document = self.desk.document
-        self._known = document.made, option_prices(document.project, self.desk.now(), self.desk.planner.plans)
+        try:
+            self._known = document.made, option_prices(document.project, self.desk.now(), self.desk.planner.plans)
+        except option_edits.OptionRefused as fault:
+            document.refused.emit(str(fault))
         self._again()
 
     def _add(self, text: str) -> str:
@@ -93,7 +96,10 @@ class OptionsCard:
         return self.desk.change(f"Option {text.strip()}", after)
 
     def _take(self, name: str) -> None:
-        self.desk.change(f"Option {name} at hand", option_edits.chosen(self.desk.document.project, name))
+        try:
+            self.desk.change(f"Option {name} at hand", option_edits.chosen(self.desk.document.project, name))
+        except option_edits.OptionRefused as fault:
+            self.desk.document.refused.emit(str(fault))
 
     def _drop(self, name: str) -> None:
         self.desk.change(f"Option {name} dropped", option_edits.dropped(self.desk.document.project, name))
