@@ -107,6 +107,11 @@ class Days(UiCase):
         self.assertEqual([(spell.worked, spell.left) for spell in self.project.days.warmth.dates], [(5, 1)])
         self.put("days-cold", "next week")
         self.assertIn("is no cold spell", self.said())
+        self.put("glue-open", "10 min")
+        self.put("glue-least", "55 F")
+        self.assertEqual((self.project.days.glue.open, self.project.days.glue.least), (10, 13))
+        self.put("glue-clamp", "5")
+        self.assertIn("does not work here", self.said())
         self.put("days-left", "warm")
         self.assertIn("is no temperature", self.said())
         for day in range(7):

@@ -179,6 +179,14 @@ class DaysCard:
         ):
             add_text(column, f"days-{name}", words, self._degrees(celsius), partial(self._warm, name))
         self._spells(column)
+        glue = days.glue
+        rows = [
+            ("open", "glue open", f"{glue.open} min"),
+            ("clamp", "in clamps", f"{glue.clamp} min"),
+            ("least", "not below", self._degrees(glue.least)),
+        ]
+        for name, words, shown in rows:
+            add_text(column, f"glue-{name}", words, shown, partial(self._glue, name))
 
     def _spells(self, column: QVBoxLayout) -> None:
         for i, spell in enumerate(self.project.days.warmth.dates):
@@ -272,19 +280,40 @@ class DaysCard:
     def _degrees(self, celsius: int) -> str:
         return f"{round(celsius * 9 / 5 + 32)} F" if self.project.units.system is System.INCH else f"{celsius} C"
 
-    def _warm(self, name: str, text: str) -> str:
-        words = text.strip().upper().replace("°", "")
-        number, inch = words.rstrip(" CF"), self.project.units.system is System.INCH
+    def _glue(self, name: str, text: str) -> str:
+        """Take what the maker of the glue says."""
+        glue = self.project.days.glue
         try:
-            degrees = float(number)
+            if name == "least":
+                glue = replace(glue, least=self._celsius(text))
+            else:
+                minutes = int(text.lower().removesuffix("min").strip())
+                glue = replace(glue, open=minutes) if name == "open" else replace(glue, clamp=minutes)
+        except ValueError as fault:
+            return f"“{text.strip()}” does not work here: {fault}. Write 15 min, or 50 F."
+        return self.desk.change("Glue", days_edits.with_days(self.project, glue=glue))
+
+    def _celsius(self, text: str) -> int:
+        """Return a temperature as typed, in the project's own degrees where it does not say which.
+
+        Raises:
+            ValueError: if it is none.
+        """
+        words = text.strip().upper().replace("°", "")
+        fahrenheit = words.endswith("F") or (self.project.units.system is System.INCH and not words.endswith("C"))
+        degrees = float(words.rstrip(" CF"))
+        return round((degrees - 32) * 5 / 9 if fahrenheit else degrees)
+
+    def _warm(self, name: str, text: str) -> str:
+        try:
+            celsius = self._celsius(text)
         except ValueError:
             return f"“{text.strip()}” is no temperature; write 64 F or 18 C."
-        fahrenheit = words.endswith("F") or (inch and not words.endswith("C"))
+        old = self.project.days.warmth
         try:
-            celsius, old = round((degrees - 32) * 5 / 9 if fahrenheit else degrees), self.project.days.warmth
             warmth = replace(old, worked=celsius) if name == "worked" else replace(old, left=celsius)
         except ValueError as fault:
-            return f"{fault}."
+            return f"{str(fault)[:1].upper()}{str(fault)[1:]}."
         return self.desk.change("How warm the shop is", days_edits.with_days(self.project, warmth=warmth))
 
     # Others
