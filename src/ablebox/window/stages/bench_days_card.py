@@ -328,7 +328,7 @@ class DaysCard:
             column.addWidget(LinkWords("take away", partial(self._without, i), 13))
         if step is None:
             return
-        for name, words in (("before", "comes after this step"), ("after", "comes before it")):
+        for name, words in (("before", "then comes"), ("after", "first comes")):
             add_text(
                 column,
                 f"other-{name}",
