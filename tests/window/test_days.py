@@ -181,6 +181,7 @@ class Days(UiCase):
         self.settle()
         self.assertEqual(self.project.coats.outside, "oil")
         self.assertIn("oil: ", self.said())
+        self.assertIn("to another day; it ends", self.said())
         self.follow(self.window.tape.findChild(LinkWords, "face:A/door.left:front"))
         self.assertEqual(self.project.coats.sights, {"A/door.left:front": Sight.UNSEEN})
         self.assertIn("as told", self.said())

@@ -72,7 +72,6 @@ class BenchStage(Stage):
         #: Which card is on the tape instead of the step: of the order, the days, the finish, buying, or the log.
         self._card = ""
         self.order = OrderCard(desk, self._leave)
-        self.finish = FinishCard(desk, self._leave)
         self.buying = BuyingCard(desk, self._leave)
         self.log = LogCard(desk, self._leave, self._show_tape)
         self.options = OptionsCard(desk, self._leave, self._show_tape)
@@ -81,6 +80,7 @@ class BenchStage(Stage):
         self.body.addWidget(self.drawing, 1)
         self.days = BenchDays(desk, lambda n: self.go_to(self.steps[n - 1]), self._leave)
         self.days.sheet.hide()
+        self.finish = FinishCard(desk, self._leave, self.days.moved_by)
         self.days.shown.connect(self.refresh)
         self.body.addWidget(self.days.sheet, 1)
         self.gate = GateCard(self._tick_line)
@@ -407,7 +407,7 @@ class BenchStage(Stage):
         elif self._card == "days":
             self.days.add_to(column, self.bench, job)
         elif self._card == "finish":
-            self.finish.add_to(column, letter)
+            self.finish.add_to(column, letter, self._show_tape)
         elif self._card == "buying":
             self.buying.add_to(column, self._show_tape)
         elif self._card == "options":

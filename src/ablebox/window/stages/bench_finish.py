@@ -30,13 +30,24 @@ class FinishCard:
     Args:
         desk: the workplace.
         leave: goes back to the step.
+        moved_by: makes a change and says what it moves.
     """
 
-    def __init__(self, desk: Desk, leave: Callable[[], object]) -> None:
-        self.desk, self._leave = desk, leave
+    def __init__(
+        self, desk: Desk, leave: Callable[[], object], moved_by: Callable[[Callable[[], object]], str]
+    ) -> None:
+        self.desk, self._leave, self._moved_by = desk, leave, moved_by
+        self._moved = ""
 
-    def add_to(self, column: QVBoxLayout, letter: str) -> None:
-        """Show it for the job, and the faces of a case."""
+    def add_to(self, column: QVBoxLayout, letter: str, again: Callable[[], object]) -> None:
+        """Show it for the job, and the faces of a case.
+
+        Args:
+            column: where to.
+            letter: the case.
+            again: shows the tape anew.
+        """
+        self._again = again
         made = self.desk.document.made
         book, inch = made.project.coats, made.units.system is System.INCH
         column.addWidget(Words("The finish", 20, True))
@@ -44,6 +55,8 @@ class FinishCard:
         for name, words in (("outside", "what is seen"), ("inside", "insides, fronts shut")):
             box = choice_box(f"finish-{name}", words, rows, getattr(book, name), partial(self._choose, name))
             add_choice(column, words, box)
+        if self._moved:
+            column.addWidget(Words(self._moved, 14, True, "dimension", wrap=True))
         if not book.outside:
             column.addWidget(
                 Words(
@@ -97,7 +110,10 @@ class FinishCard:
         project = self.desk.document.project
         words, old = schedules()[code].name if code else "undecided", project.coats
         coats = replace(old, outside=code) if name == "outside" else replace(old, inside=code)
-        self.desk.change(f"Finish: {words}", replace(project, coats=coats))
+        after = replace(project, coats=coats)
+        self._moved = self._moved_by(lambda: self.desk.change(f"Finish: {words}", after))
+        # The tape was made before it was known what moved.
+        self._again()
 
     def _turn(self, row: FaceOf) -> None:
         project = self.desk.document.project

@@ -61,6 +61,18 @@ class BenchDays(QObject):
                 self._known = made, first, None, str(fault)
         return self._known[2], self._known[3]
 
+    def moved_by(self, change: Callable[[], object]) -> str:
+        """Make a change; return what it moves: how many steps are done on another day, and when it ends."""
+        before, _ = self.plan()
+        change()
+        after, _ = self.plan()
+        if before is None or after is None:
+            return ""
+        days = {n: before.line.moment(each.start).date() for n, each in before.placed.items()}
+        count = sum(days.get(n) != after.line.moment(each.start).date() for n, each in after.placed.items())
+        steps = f"{count} step{'s' if count != 1 else ''} move{'s' if count == 1 else ''} to another day"
+        return f"{steps}; {_ends(before, after)}."
+
     def called(self, n: int) -> str:
         """Return what a step is called, with its cases."""
         bench = bench_of(self.desk.document.made)
@@ -82,11 +94,7 @@ class BenchDays(QObject):
         self.card.pin(n, bench_of(self.desk.document.made).steps[n - 1].places, day.isoformat())
         after, _ = self.plan()
         if before is not None and after is not None:
-            hours = (after.end - before.end).total_seconds() / 3600
-            cost = (
-                f"it ends {_apart(abs(hours))} {'later' if hours > 0 else 'sooner'}" if hours else "it ends when it did"
-            )
-            self._cost = f"{self.called(n)} on {day:%A} {day.day} {day:%B}: {cost}."
+            self._cost = f"{self.called(n)} on {day:%A} {day.day} {day:%B}: {_ends(before, after)}."
             self.shown.emit()
 
     def show(self, bench: Bench, chosen: int) -> tuple[str, str]:
@@ -116,6 +124,11 @@ class BenchDays(QObject):
         """Put what belongs to the days on the tape."""
         plan, why = self.plan()
         self.card.add_to(column, plan, why, self.called, (job.n, job.places))
+
+
+def _ends(before: Plan, after: Plan) -> str:
+    hours = (after.end - before.end).total_seconds() / 3600
+    return f"it ends {_apart(abs(hours))} {'later' if hours > 0 else 'sooner'}" if hours else "it ends when it did"
 
 
 def _apart(hours: float) -> str:
