@@ -32,7 +32,6 @@ def run(arguments: argparse.Namespace) -> int:
     if arguments.json is None and arguments.csv is None:
         for row in rows:
             sold = f", {row.sold}" if row.sold else ""
-            amount = f"{row.to_buy} {row.unit}" if row.unit else f"{row.to_buy} ×"
             step = f"step {row.first}" if row.first is not None else "later"
-            print(f"{step:>9}  {amount:>10}  {row.name}{sold}  [{row.book.state.value}]")
+            print(f"{step:>9}  {row.amount:>10}  {row.name}{sold}  [{row.book.state.value}]")
     return 0

@@ -35,12 +35,7 @@ def buying_page(book: Pages, plans: Mapping[str, Plan]) -> None:
         ("how many", EDGE + 70, "end"), ("what", EDGE + 84, "start"), ("sold as", EDGE + 420, "start"), ("step", EDGE + 560, "end"),
         ("how far", EDGE + 580, "start"),
     )  # fmt: skip
-    lines = [
-        [
-            f"{row.to_buy} {row.unit}".strip() if row.unit else f"{row.to_buy} ×", row.name, row.sold, str(row.first or ""), row.book.state.value,
-        ]
-        for row in rows
-    ]  # fmt: skip
+    lines = [[row.amount, row.name, row.sold, str(row.first or ""), row.book.state.value] for row in rows]
     book.table(columns, lines, title)
 
 

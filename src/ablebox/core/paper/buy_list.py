@@ -77,6 +77,12 @@ class BuyRow:
         return max(0, self.needed + self.spare - self.book.on_hand)
 
     @property
+    def amount(self) -> str:
+        """How much is still to be bought, as it is read: ``36 ×``, ``17 m``, ``1 sheet``."""
+        unit = "sheet" if self.unit == "sheets" and self.to_buy == 1 else self.unit or "×"
+        return f"{self.to_buy} {unit}" if self.to_buy else "enough"
+
+    @property
     def cents(self) -> int:
         """What that costs, in hundredths; 0 where nobody knows."""
         return self.to_buy * self.book.cents

@@ -56,8 +56,7 @@ class BuyingCard:
 
     def _row(self, column: QVBoxLayout, row: BuyRow, again: Callable[[], object]) -> None:
         line = QHBoxLayout()
-        amount = f"{row.to_buy} {row.unit}" if row.unit else f"{row.to_buy} ×"
-        number = Words(amount, 15, True, align="right")
+        number = Words(row.amount, 15, True, align="right")
         number.setFixedWidth(74)
         line.addWidget(number)
         name = LinkWords(row.name, lambda: self._turn(row.name, again), 14)
