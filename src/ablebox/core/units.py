@@ -124,6 +124,17 @@ class Units:
         amount = kilograms * 1_000_000 / milligrams
         return f"{amount:.0f} {name}" if amount >= 9.95 else f"{amount:.1f} {name}"
 
+    def area(self, square_metres: float) -> str:
+        """Write an area, as in ``34 sq ft`` or ``3.2 m²`` (the international foot of 1959, 304.8 mm)."""
+        if self.system is System.INCH:
+            feet = square_metres / 0.3048**2
+            return f"{feet:.0f} sq ft" if feet >= 9.95 else f"{feet:.1f} sq ft"
+        return f"{square_metres:.1f} m²" if square_metres >= 0.995 else f"{square_metres:.2f} m²"
+
+    def degrees(self, celsius: int) -> str:
+        """Write a temperature, as in ``64 F`` or ``18 C``."""
+        return f"{round(celsius * 9 / 5 + 32)} F" if self.system is System.INCH else f"{celsius} C"
+
     def exact(self, length: Length) -> str:
         """Write ``length`` so that typing it again gives the very same length."""
         if self.system is System.INCH and length.ticks % PRECISIONS[System.INCH]["1/128"] == 0:

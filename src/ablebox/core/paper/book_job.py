@@ -9,17 +9,12 @@ from datetime import datetime, time
 from ..bench.bench import bench_of
 from ..cuts.plan import Plan
 from ..drawing.bench_words import title_of
-from ..log.entry import Entry, EntryKind
 from ..project.log_edits import open_items
 from ..schedule.plan import plan_of
 from ..schedule.timeline import NoHours
 from .buy_list import buy_list
+from .log_words import KINDS, entry_words
 from .pages import EDGE, Pages
-
-_WORDS = {
-    EntryKind.DONE: "done", EntryKind.NUMBER: "measured", EntryKind.NOTE: "note", EntryKind.DECISION: "decided", EntryKind.MISTAKE: "mistake",
-    EntryKind.PHOTO: "photo", EntryKind.HOURS: "hours", EntryKind.OPEN: "open",
-}  # fmt: skip
 
 
 def buying_page(book: Pages, plans: Mapping[str, Plan]) -> None:
@@ -84,7 +79,7 @@ def log_pages(book: Pages) -> None:
         book.heading(EDGE, "Still open")
         for _, entry in still:
             book.room_for(16, title)
-            book.words(EDGE + 12, _said(entry), book.width - 2 * EDGE - 12)
+            book.words(EDGE + 12, entry_words(entry), book.width - 2 * EDGE - 12)
     day = None
     for entry in project.log:
         book.room_for(34, title)
@@ -92,11 +87,6 @@ def log_pages(book: Pages) -> None:
             day = entry.at.date()
             book.y += 6
             book.heading(EDGE, f"{day:%A}, {day:%Y-%m-%d}")
-        book.words(EDGE + 12, f"{entry.at:%H:%M}  {_WORDS[entry.kind]}: {_said(entry)}", book.width - 2 * EDGE - 12)
-
-
-def _said(entry: Entry) -> str:
-    about = f"{entry.about}, " if entry.about else ""
-    why = f" ({entry.why})" if entry.why else ""
-    minutes = f", {entry.minutes} min" if entry.minutes else ""
-    return f"{about}{entry.text}{why}{minutes}"
+        book.words(
+            EDGE + 12, f"{entry.at:%H:%M}  {KINDS[entry.kind]}: {entry_words(entry)}", book.width - 2 * EDGE - 12
+        )

@@ -13,11 +13,7 @@ from ..log.entry import Entry, EntryKind
 from ..project.log_edits import open_items
 from ..schedule.durations import Durations
 from ..shop.made import Made
-
-_HEADS = {
-    EntryKind.DONE: "Done", EntryKind.NUMBER: "Measured", EntryKind.NOTE: "Note", EntryKind.DECISION: "Decided", EntryKind.MISTAKE: "Mistake",
-    EntryKind.PHOTO: "Photo", EntryKind.HOURS: "Hours", EntryKind.OPEN: "Open",
-}  # fmt: skip
+from .log_words import KINDS
 
 
 def log_markdown(made: Made) -> str:
@@ -45,7 +41,7 @@ def _lines(made: Made) -> Iterator[str]:
         yield f"## {day:%A}, {day:%Y-%m-%d}{f', {_hours(minutes)}' if minutes else ''}"
         yield ""
         for entry in entries:
-            yield f"- {entry.at:%H:%M} **{_HEADS[entry.kind]}** {_said(entry)}{_more(entry)}"
+            yield f"- {entry.at:%H:%M} **{KINDS[entry.kind].capitalize()}** {_said(entry)}{_more(entry)}"
     yield from _learnt(made)
 
 

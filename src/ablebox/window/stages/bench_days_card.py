@@ -177,22 +177,20 @@ class DaysCard:
             ("worked", "warm by day", days.warmth.worked),
             ("left", "left alone", days.warmth.left),
         ):
-            add_text(column, f"days-{name}", words, self._degrees(celsius), partial(self._warm, name))
+            add_text(column, f"days-{name}", words, self.project.units.degrees(celsius), partial(self._warm, name))
         self._spells(column)
         glue = days.glue
         rows = [
             ("open", "glue open", f"{glue.open} min"),
             ("clamp", "in clamps", f"{glue.clamp} min"),
-            ("least", "not below", self._degrees(glue.least)),
+            ("least", "not below", self.project.units.degrees(glue.least)),
         ]
         for name, words, shown in rows:
             add_text(column, f"glue-{name}", words, shown, partial(self._glue, name))
 
     def _spells(self, column: QVBoxLayout) -> None:
         for i, spell in enumerate(self.project.days.warmth.dates):
-            words = (
-                f"{spell.first} to {spell.last}: {self._degrees(spell.worked)}, left alone {self._degrees(spell.left)}"
-            )
+            words = f"{spell.first} to {spell.last}: {self.project.units.degrees(spell.worked)}, left alone {self.project.units.degrees(spell.left)}"
             column.addWidget(Words(words, 14, wrap=True))
             column.addWidget(LinkWords("take away", partial(self._warmer, i), 13))
         add_text(column, "days-cold", "cold spell", "", self._cold, "2026-12-10 2026-12-14 46 36 F")
@@ -276,9 +274,6 @@ class DaysCard:
             found.append(day)
         noise = replace(self.project.days.noise, quiet=tuple(sorted(set(found))))
         return self.desk.change("Quiet days", days_edits.with_days(self.project, noise=noise))
-
-    def _degrees(self, celsius: int) -> str:
-        return f"{round(celsius * 9 / 5 + 32)} F" if self.project.units.system is System.INCH else f"{celsius} C"
 
     def _glue(self, name: str, text: str) -> str:
         """Take what the maker of the glue says."""

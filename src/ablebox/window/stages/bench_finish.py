@@ -18,8 +18,8 @@ from ..desk import Desk
 from ..widgets.choice_box import add_choice, choice_box
 from ..widgets.words import LinkWords, Words
 
-#: Square feet of a square metre, and litres of a US quart.
-_FEET, _QUART = 10.7639, 0.946353
+#: Litres of a US liquid quart (handbook of units, from memory).
+_QUART = 0.946353
 #: What a click makes of a face.
 _NEXT = {Where.SEEN: Sight.UNSEEN, Where.UNSEEN: Sight.UNDECIDED, Where.UNDECIDED: Sight.SEEN, Where.INSIDE: Sight.SEEN}
 
@@ -68,7 +68,7 @@ class FinishCard:
                 )
             )
         for amount in amounts(made):
-            area = f"{amount.area * _FEET:.0f} sq ft" if inch else f"{amount.area:.1f} m²"
+            area = made.units.area(amount.area)
             much = f"{amount.litres / _QUART:.1f} qt" if inch else f"{amount.litres:.1f} l"
             coats = f"{amount.coats} coat{'s' if amount.coats > 1 else ''}"
             column.addWidget(Words(f"{amount.product}: {much}, {coats} on {area} in all", 15, True, wrap=True))
@@ -81,16 +81,15 @@ class FinishCard:
                 edges = ", edges only" if coat.edges else ""
                 column.addWidget(Words(f"{coat.product}{edges}: after grit {coat.grit}, then {wait}", 14, wrap=True))
         if letter and any(case.letter == letter for case, _ in made.built):
-            self._faces(column, letter, faces(made, letter), inch)
+            self._faces(column, letter, faces(made, letter))
         column.addSpacing(6)
         column.addWidget(LinkWords("back to the step", self._leave, 14))
 
-    def _faces(self, column: QVBoxLayout, letter: str, rows: list[FaceOf], inch: bool) -> None:
+    def _faces(self, column: QVBoxLayout, letter: str, rows: list[FaceOf]) -> None:
         column.addSpacing(6)
         column.addWidget(Words(f"Faces of case {letter}", 14, True, "quiet"))
         for where in Where:
-            area = total(rows, where)
-            words = f"{area * _FEET:.1f} sq ft" if inch else f"{area:.2f} m²"
+            words = self.desk.document.project.units.area(total(rows, where))
             column.addWidget(Words(f"{where.value}: {words}", 14))
         column.addWidget(Words("Click a face to say otherwise.", 13, colour="quiet", wrap=True))
         # What is undecided or was told comes first, then what is seen; insides are many and alike.

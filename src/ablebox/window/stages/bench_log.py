@@ -12,6 +12,7 @@ from PyQt6.QtWidgets import QFileDialog, QLineEdit, QPushButton, QVBoxLayout
 
 from ...core.finish.needs import undecided
 from ...core.log.entry import Entry, EntryKind
+from ...core.paper.log_words import KINDS, entry_words
 from ...core.project.log_edits import found, open_items
 from ..desk import Desk
 from ..widgets.choice_box import add_choice, choice_box
@@ -23,10 +24,6 @@ _KINDS = {
     EntryKind.HOURS: "hours", EntryKind.PHOTO: "a photo",
 }  # fmt: skip
 _WHY = {EntryKind.DECISION: "why", EntryKind.MISTAKE: "what would have caught it"}
-_WORDS = {
-    EntryKind.DONE: "done", EntryKind.NUMBER: "measured", EntryKind.NOTE: "note", EntryKind.DECISION: "decided", EntryKind.MISTAKE: "mistake",
-    EntryKind.PHOTO: "photo", EntryKind.HOURS: "hours", EntryKind.OPEN: "open",
-}  # fmt: skip
 #: As many entries are shown, the latest first.
 _SHOWN = 40
 
@@ -58,7 +55,7 @@ class LogCard:
         if still:
             column.addWidget(Words("Still open", 14, True, "quiet"))
         for number, entry in still:
-            column.addWidget(Words(_said(entry), 15, True, "snag", wrap=True))
+            column.addWidget(Words(entry_words(entry), 15, True, "snag", wrap=True))
             column.addWidget(LinkWords("settled", partial(self._settle, number), 13))
         count = sum(1 for _ in undecided(self.desk.document.made))
         if count:
@@ -74,7 +71,7 @@ class LogCard:
             if entry.at.date() != day:
                 day = entry.at.date()
                 column.addWidget(Words(f"{day:%A}, {day:%Y-%m-%d}", 14, True, "quiet"))
-            column.addWidget(Words(f"{entry.at:%H:%M} {_WORDS[entry.kind]}: {_said(entry)}", 14, wrap=True))
+            column.addWidget(Words(f"{entry.at:%H:%M} {KINDS[entry.kind]}: {entry_words(entry)}", 14, wrap=True))
         if not rows:
             column.addWidget(
                 Words(
@@ -162,10 +159,3 @@ class LogCard:
         self._sought = text.strip()
         self._again()
         return ""
-
-
-def _said(entry: Entry) -> str:
-    about = f"{entry.about}, " if entry.about else ""
-    minutes = f", {entry.minutes} min" if entry.minutes else ""
-    why = f" ({entry.why})" if entry.why else ""
-    return f"{about}{entry.text}{why}{minutes}"

@@ -11,13 +11,13 @@ from PyQt6.QtWidgets import QGridLayout, QPushButton, QVBoxLayout
 from ...core.paper.buying import money
 from ...core.paper.options_table import OptionPrice, apart, option_prices
 from ...core.project import option_edits
-from ...core.units import System
+from ...core.units import System, Units
 from ..desk import Desk
 from ..widgets.words import LinkWords, Words
 from .bench_fields import add_text
 
-#: Square feet of a square metre, litres of a cubic foot.
-_FEET, _CUBIC_FOOT = 10.7639, 28.3168
+#: Litres of a cubic foot (handbook of units, from memory).
+_CUBIC_FOOT = 28.3168
 
 
 class OptionsCard:
@@ -61,12 +61,12 @@ class OptionsCard:
         column.addWidget(LinkWords("back to the step", self._leave, 14))
 
     def _table(self, column: QVBoxLayout, prices: list[OptionPrice]) -> None:
-        inch = self.desk.document.project.units.system is System.INCH
+        units = self.desk.document.project.units
         grid = QGridLayout()
         grid.setHorizontalSpacing(10)
         for i, price in enumerate(prices[:3], start=1):
             grid.addWidget(Words(price.name, 14, True, align="right"), 0, i)
-        for row, (words, said) in enumerate(_rows(inch), start=1):
+        for row, (words, said) in enumerate(_rows(units), start=1):
             grid.addWidget(Words(words, 13, colour="quiet"), row, 0)
             for i, price in enumerate(prices[:3], start=1):
                 grid.addWidget(Words(said(price), 14, align="right"), row, i)
@@ -105,8 +105,9 @@ class OptionsCard:
         self.desk.change(f"Option {name} dropped", option_edits.dropped(self.desk.document.project, name))
 
 
-def _rows(inch: bool) -> list[tuple[str, Callable[[OptionPrice], str]]]:
+def _rows(units: Units) -> list[tuple[str, Callable[[OptionPrice], str]]]:
     """Return what is compared, and how each is said."""
+    inch = units.system is System.INCH
     return [
         ("sheets", lambda each: "none fits" if each.sheets is None else str(each.sheets)),
         ("boards", lambda each: str(each.boards)),
@@ -114,8 +115,8 @@ def _rows(inch: bool) -> list[tuple[str, Callable[[OptionPrice], str]]]:
         ("money", lambda each: money(each.cents)),
         ("hours", lambda each: f"{each.minutes / 60:.0f}"),
         ("done", lambda each: f"{each.end.day} {each.end:%b}" if each.end is not None else "never"),
-        ("weight", lambda each: f"{each.kilograms * 2.2046:.0f} lb" if inch else f"{each.kilograms:.0f} kg"),
+        ("weight", lambda each: units.weigh(each.kilograms)),
         ("drawers", lambda each: f"{each.litres / _CUBIC_FOOT:.1f} cu ft" if inch else f"{each.litres:.0f} l"),
-        ("shelves", lambda each: f"{each.shelves * _FEET:.0f} sq ft" if inch else f"{each.shelves:.1f} m²"),
+        ("shelves", lambda each: units.area(each.shelves)),
         ("not built", lambda each: ", ".join(each.unbuilt) or "–"),
     ]

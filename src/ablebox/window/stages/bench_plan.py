@@ -14,7 +14,6 @@ from ...core.days.typed import write_spans
 from ...core.drawing.bench_words import title_of
 from ...core.schedule.plan import Plan, plan_of
 from ...core.schedule.timeline import NoHours
-from ...core.units import System
 from ..desk import Desk
 from .bench_days import DaySheet
 from .bench_days_card import DaysCard
@@ -113,7 +112,7 @@ class BenchDays(QObject):
         self.sheet.show_day(plan, day, self.called, chosen)
         spans, rows = plan.line.book.hours.on(day), plan.on(day)
         worked, _ = plan.line.book.warmth.on(day)
-        warm = f"{round(worked * 9 / 5 + 32)} F" if bench.made.units.system is System.INCH else f"{worked} C"
+        warm = bench.made.units.degrees(worked)
         heading = f"{day:%A}, {day.day} {day:%B}: {len(rows)} step{'s' if len(rows) != 1 else ''}"
         noise = plan.line.book.noise
         loud = "no noise" if day.weekday() in noise.quiet else f"noise {noise.start:%H:%M}–{noise.end:%H:%M}"
