@@ -27,9 +27,10 @@ from ablebox.core.days.warmth import Colder, Warmth
 from ablebox.core.finish.faces import Where, faces, total
 from ablebox.core.finish.needs import amounts
 from ablebox.core.log.entry import Entry, EntryKind
+from ablebox.core.order.book import PartState
 from ablebox.core.paper.schedule_out import schedule_csv, schedule_ics, schedule_tree
 from ablebox.core.paper.steps_json import steps_tree
-from ablebox.core.project.bench_edits import ticked
+from ablebox.core.project.bench_edits import ticked, with_state
 from ablebox.core.project.files import load
 from ablebox.core.project.tree import Project
 from ablebox.core.schedule.amounts import Amounts
@@ -206,6 +207,21 @@ class Days(unittest.TestCase):
         plan = plan_of(bench, START)
         n = next(job.n for job in bench.steps if "A/back" in job.places)
         self.assertEqual(plan.line.moment(plan.placed[n].start).date(), date(2026, 12, 19))
+
+    def test_a_spoiled_part_is_made_again_at_its_place(self) -> None:
+        """Its case is half built: only cutting, machining and banding it are planned once more, and what waits for it waits."""
+        known = project()
+        places = [place for job in bench_of_(known).steps[:9] for place in job.places]
+        done = ticked(known, places, True)
+        self.assertGreaterEqual(min(plan_of(bench_of_(done), START).placed), 10)
+        bench = bench_of_(with_state(done, "A/bottom", PartState.PLANNED))
+        plan = plan_of(bench, START)
+        again = [bench.steps[n - 1].step.what for n in sorted(plan.placed) if n < 10]
+        self.assertEqual(again[0], What.SAW)
+        self.assertIn(What.BAND, again)
+        saw = next(n for n in plan.placed if bench.steps[n - 1].step.what is What.SAW and n < 10)
+        self.assertEqual(plan.tasks[saw].minutes, 5)
+        self.assertEqual(faults(told(bench, plan), needs(bench)), [])
 
     def test_the_half_hour_one_has(self) -> None:
         bench = bench_of_(project())

@@ -11,11 +11,12 @@ from .step import CaseSteps
 from .verb import Verb, What
 
 #: What a step that is done makes of the parts it is about.
-_MAKES = {
+MAKES = {
     Verb.CUT: PartState.CUT, Verb.MACHINE: PartState.MACHINED, Verb.BORE: PartState.MACHINED, Verb.BAND: PartState.BANDED, Verb.FASTEN: PartState.FITTED,
     Verb.SET: PartState.FITTED,
 }  # fmt: skip
-_RANK = {state: number for number, state in enumerate(PartState)}
+#: How far each state is.
+RANK = {state: number for number, state in enumerate(PartState)}
 
 
 def states(made: Made, part: Part, case: CaseSteps | None) -> list[PartState]:
@@ -41,8 +42,8 @@ def states(made: Made, part: Part, case: CaseSteps | None) -> list[PartState]:
             copy, role = at // len(part.roles) + 1, part.roles[at % len(part.roles)]
             for step in case.steps:
                 if place_of(part.case, copy, step.key) in ticked and (role in step.roles or step.what is What.FINISH):
-                    makes = PartState.FINISHED if step.what is What.FINISH else _MAKES.get(step.verb, state)
-                    state = max(state, makes, key=_RANK.__getitem__)
+                    makes = PartState.FINISHED if step.what is What.FINISH else MAKES.get(step.verb, state)
+                    state = max(state, makes, key=RANK.__getitem__)
         found.append(state)
     return found
 
@@ -51,6 +52,6 @@ def in_words(found: list[PartState]) -> str:
     """Return the states of several pieces in a few words: the least of them, and how many are as far."""
     if not found:
         return ""
-    least = min(found, key=_RANK.__getitem__)
+    least = min(found, key=RANK.__getitem__)
     count = sum(state is least for state in found)
     return least.value if count == len(found) else f"{least.value}, {count} of {len(found)}"

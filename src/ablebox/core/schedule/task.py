@@ -4,12 +4,13 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import date
 
 from ..assembly.fastener import FastenerKind
 from ..bench.bench import Bench, JobStep
 from ..bench.needs import needs
+from ..bench.remade import remade
 from ..bench.thing import ThingKind
 from ..bench.verb import What
 from ..shop.weights import ALONE_KG, kilograms
@@ -86,7 +87,19 @@ class _Tasks:
     def __init__(self, bench: Bench) -> None:
         self.bench, self.book = bench, bench.made.project.days
         self.durations = Durations(bench)
-        self.open = [job for job in bench.steps if not bench.is_done(job)]
+        self.open = [job for job in (self._left(job) for job in bench.steps) if job is not None]
+
+    def _left(self, job: JobStep) -> JobStep | None:
+        """Return what is left of a step: all of it, or of a ticked one what is made again; ``None`` if nothing is."""
+        if not self.bench.is_done(job):
+            return job
+        rows = []
+        for letter, step in job.rows:
+            roles = remade(self.bench, letter, step)
+            if roles:
+                does = tuple(thing for thing in step.does if thing.role in roles)
+                rows.append((letter, replace(step, roles=roles, puts=(), does=does, wait=0)))
+        return replace(job, rows=tuple(rows)) if rows else None
 
     def all(self) -> Iterator[Task]:
         there = {job.n for job in self.open}

@@ -29,6 +29,7 @@ from ...core.cabinet.switching import switched
 from ...core.drawing.part_view import part_view
 from ...core.drawing.shapes import Drawing
 from ...core.jigs.blocks import JIG
+from ...core.log.entry import Entry, EntryKind
 from ...core.order.book import PartState
 from ...core.parts.listing import Part
 from ...core.parts.register import code_at
@@ -36,6 +37,7 @@ from ...core.parts.words import edges, lines
 from ...core.project.bench_edits import with_state
 from ...core.project.loose_edits import another
 from ...core.project.placed import FILLER, LOOSE, STRIP
+from ...core.project.tree import Project
 from ...core.shop.cut_off import cut_already, spoiled
 from .. import theme
 from ..desk import Desk
@@ -293,10 +295,15 @@ class PartsStage(Stage):
             # It is made again, at its place in the order.
             part = self._part()
             again = spoiled(project, part, place) if part is not None else project
-            self.desk.change(f"{piece} is spoiled and made again", with_state(again, place, None))
+            self._spoil(piece, with_state(again, place, PartState.PLANNED), f"{piece} is spoiled and made again")
             return
         words = state.value if state is not None else "as ticked"
         self.desk.change(f"{piece}: {words}", with_state(project, place, state))
+
+    def _spoil(self, piece: str, after: Project, words: str) -> None:
+        """Take a piece as spoiled, and write that down."""
+        if not self.desk.change(words, after):
+            self.desk.document.log(Entry(self.desk.now(), EntryKind.MISTAKE, "spoiled, made again", piece))
 
     def _add_cut(self, column: QVBoxLayout, part: Part) -> None:
         """Say how many are cut, and let one be made again."""
@@ -311,7 +318,11 @@ class PartsStage(Stage):
             column.addWidget(again)
 
     def _again(self, part: Part) -> None:
-        self.desk.change(f"{part.code} is made again", spoiled(self.desk.document.project, part))
+        project = self.desk.document.project
+        last = next((piece.place for piece in reversed(project.done) if piece.place in part.places), "")
+        after = spoiled(project, part)
+        piece = dict(zip(part.places, part.pieces, strict=True)).get(last, part.code)
+        self._spoil(piece, with_state(after, last, PartState.PLANNED) if last else after, f"{part.code} is made again")
 
     def _work_on(self, part: Part, record: type) -> None:
         project = self.desk.document.project
