@@ -223,6 +223,12 @@ class Days(unittest.TestCase):
         self.assertEqual(plan.tasks[saw].minutes, 5)
         self.assertEqual(faults(told(bench, plan), needs(bench)), [])
 
+    def test_hours_in_the_log_are_taken_off_a_step_that_is_begun(self) -> None:
+        known = project()
+        begun = replace(known, log=(Entry(START, EntryKind.HOURS, "", "A/saw", minutes=60),))
+        one, other = (plan_of(bench_of_(each), START).tasks[2].minutes for each in (known, begun))
+        self.assertEqual(other, one - 60)
+
     def test_the_half_hour_one_has(self) -> None:
         bench = bench_of_(project())
         plan = plan_of(bench, START)

@@ -75,6 +75,13 @@ class Durations:
             found += sum(self.coat_minutes(area) for _, area in coats) if coats else self.minutes(letter, step)
         return found
 
+    def spent(self, job: JobStep) -> int:
+        """Return how many minutes of hours the log has for a step that is not done yet."""
+        return sum(
+            entry.minutes for entry in self.bench.made.project.log
+            if entry.kind is EntryKind.HOURS and entry.about in job.places
+        )  # fmt: skip
+
     def rates(self) -> dict[str, int]:
         """Return the shop's own rates with what was learnt in them, in seconds by name."""
         found = dict(self.own)

@@ -14,7 +14,7 @@ from ..days.book import DaysBook
 from .bound import bound
 from .placing import Placed, Placing
 from .task import Task, tasks
-from .timeline import NoHours, Timeline
+from .timeline import DAY, NoHours, Timeline
 
 #: How many orders are tried, and the days of a timeline at first and at most (of our own).
 _TRIES, _FIRST_DAYS, _MOST_DAYS = 24, 60, 1_500
@@ -158,7 +158,16 @@ def _planned(
         )
 
     if before:
-        best = placed(lambda task: (before.get(task.n, 10**9), task.n))
+        # As laid, what slipped first of all; or what does not hang on it first, so that it keeps its place.
+        shaken = _shaken(todo, before, now)
+        ways = [placed(lambda task: (before.get(task.n, 10**9), task.n))]
+        ways.append(placed(lambda task: (task.n in shaken, before.get(task.n, 10**9), task.n)))
+
+        def unsteady(found: Mapping[int, Placed]) -> tuple[int, int, int]:
+            late, end, _ = cost(found)
+            return late, sum(found[n].start // DAY != at // DAY for n, at in before.items()), end
+
+        best = min(ways, key=unsteady)
     else:
         rng = Random(1)
         best = placed(lambda task: (due.get(task.n, 10**9), -tails[task.n], task.n))
@@ -177,6 +186,15 @@ def _planned(
         if set(other.before) & set(task.places) and best[task.n].free > line.minute(other.at)
     )  # fmt: skip
     return Plan(line, {task.n: task for task in todo}, best, least, rows)
+
+
+def _shaken(todo: Sequence[Task], before: Mapping[int, int], now: int) -> set[int]:
+    """Return the tasks that were to begin before now and did not get done, and all that hangs on them."""
+    found: set[int] = set()
+    for task in todo:
+        if before.get(task.n, now) < now or found & set(task.needs):
+            found.add(task.n)
+    return found
 
 
 def _in_order(todo: Sequence[Task], rank: Callable[[Task], tuple[float, ...]]) -> list[Task]:

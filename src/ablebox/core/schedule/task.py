@@ -131,7 +131,8 @@ class _Tasks:
         if any(step.wait for _, step in job.rows):
             yield from self._glued(job, minutes)
         else:
-            yield Stage(in_grains(minutes))
+            # What was worked on it already is in the log, as hours.
+            yield Stage(in_grains(minutes - self.durations.spent(job)))
 
     def _glued(self, job: JobStep, minutes: int) -> Iterator[Stage]:
         """Return a glue-up as stretches no longer than glue stays open, each clamped before the next."""
