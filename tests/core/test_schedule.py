@@ -10,7 +10,7 @@ import json
 import unittest
 from dataclasses import replace
 from datetime import date, datetime, time, timedelta
-from itertools import pairwise
+from itertools import pairwise, permutations
 from random import Random
 from typing import Any
 
@@ -34,11 +34,14 @@ from ablebox.core.project.bench_edits import ticked, with_state
 from ablebox.core.project.files import load
 from ablebox.core.project.tree import Project
 from ablebox.core.schedule.amounts import Amounts
+from ablebox.core.schedule.bound import bound
 from ablebox.core.schedule.check import faults
 from ablebox.core.schedule.durations import Durations
-from ablebox.core.schedule.plan import Plan, plan_of
+from ablebox.core.schedule.placing import Placing
+from ablebox.core.schedule.plan import Plan, plan_of, tails_of
 from ablebox.core.schedule.rates import Rate
-from ablebox.core.schedule.timeline import NoHours
+from ablebox.core.schedule.task import Stage, Task
+from ablebox.core.schedule.timeline import NoHours, Timeline
 from ablebox.core.shop.made import Made
 from tests.many import many
 
@@ -167,6 +170,35 @@ class Rules(unittest.TestCase):
             (lambda o: o["fixed"][0].update(at="2026-12-05T09:00"), "is not done when the plumber comes"),
         ):
             self.assertIn(words, spoiled(change))
+
+
+class Bound(unittest.TestCase):
+    def test_no_order_of_a_few_tasks_ends_before_the_bound(self) -> None:
+        """Small jobs, every order tried: coats and glue that wait in between, one saw, two hands; none ends sooner than the bound says."""
+        for seed in range(many(40)):
+            rng = Random(seed)
+            todo: list[Task] = []
+            coats = seed % 2 == 0
+            for n in range(1, 6):
+                count = 3 if coats else rng.randint(1, 3)
+                waits = (1_440,) if coats else (0, 60, 1_440)
+                stages = tuple(
+                    Stage(rng.choice((60, 120, 180)), rng.choice(waits), rng.choice((None, 10))) for _ in range(count)
+                )
+                needs_of = tuple(k for k in range(1, n) if not coats and rng.random() < 0.25)
+                loud = not coats and rng.random() < 0.4
+                todo.append(Task(n, (f"A/{n}",), stages, 1, loud, loud, needs_of))
+            line = Timeline(DaysBook(warmth=Warmth(18, 18)), START.date(), 120)
+            least = bound(line, todo, {}, line.minute(START), tails_of(todo))
+            ends = []
+            for order in permutations(todo):
+                if any(k in {task.n for task in order[i:]} for i, each in enumerate(order) for k in each.needs):
+                    continue
+                placing = Placing(line, {}, line.minute(START))
+                for task in order:
+                    placing.put(task)
+                ends.append(max(each.free for each in placing.found.values()))
+            self.assertLessEqual(least, min(ends), f"seed {seed}")
 
 
 class Days(unittest.TestCase):

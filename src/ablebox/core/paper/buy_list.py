@@ -15,7 +15,7 @@ from typing import Any
 from ..bench.bench import Bench, JobStep, bench_of
 from ..bench.thing import ThingKind
 from ..bench.verb import What
-from ..buying.book import Buying, BuyState
+from ..buying.book import Buying
 from ..coats.schedule import schedules
 from ..cuts.plan import Plan
 from ..finish.needs import amounts, finished, schedule_of
@@ -206,8 +206,3 @@ def buy_csv(rows: list[BuyRow]) -> str:
         for row in tree:
             table.writerow(["" if value is None else value for value in row.values()])
     return out.getvalue()
-
-
-def still_to_buy(rows: list[BuyRow]) -> list[BuyRow]:
-    """Return what is not there yet."""
-    return [row for row in rows if row.to_buy and row.book.state not in (BuyState.COME, BuyState.LOOKED_AT)]

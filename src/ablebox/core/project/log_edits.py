@@ -33,15 +33,15 @@ def settled(project: Project, number: int, at: datetime) -> Project:
     return replace(project, log=(*project.log[:number], replace(entry, closed=at), *project.log[number + 1 :]))
 
 
-def done_entries(places: Iterable[str], titles: Iterable[str], at: datetime) -> list[Entry]:
-    """Return entries for steps that were ticked.
+def done_entries(places: Iterable[str], title: str, at: datetime) -> list[Entry]:
+    """Return entries for a step that was ticked.
 
     Args:
-        places: of the steps.
-        titles: what each is called.
+        places: what it is ticked by, for each case and copy.
+        title: what it is called.
         at: when.
     """
-    return [Entry(at, EntryKind.DONE, title, place) for place, title in zip(places, titles, strict=True)]
+    return [Entry(at, EntryKind.DONE, title, place) for place in places]
 
 
 def open_items(project: Project, about: str = "") -> list[tuple[int, Entry]]:

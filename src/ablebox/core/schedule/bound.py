@@ -39,7 +39,11 @@ def _by_hours(line: Timeline, todo: Sequence[Task], now: int, tails: Mapping[int
     Carlier, "The one-machine sequencing problem" (1982), cited from memory.
     """
     last = now
-    behind = {task.n: tails[task.n] - task.minutes for task in todo}
+    # Its own waits but the last lie before its last work is done.
+    behind = {
+        task.n: tails[task.n] - sum(stage.minutes + stage.wait for stage in task.stages) + task.stages[-1].wait
+        for task in todo
+    }
     loud, two = [task for task in todo if task.machine], [task for task in todo if task.hands > 1]
     for rows, capacity in (
         (todo, line.hands),

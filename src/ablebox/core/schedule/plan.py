@@ -99,12 +99,14 @@ class Plan:
     def at_hand(self, now: datetime, minutes: int) -> list[int]:
         """Return what can be begun now and done in so many minutes, the most urgent first."""
         at = self.line.minute(now)
-        noisy, _, celsius = self.line.book.noise.allowed(now), 1, self.line.book.warmth.on(now.date())[0]
+        loud, celsius = self.line.book.noise.allowed(now), self.line.book.warmth.on(now.date())[0]
+        load = self.line.book.glue.load
         found = []
         for n, task in self.tasks.items():
             ready = all(k not in self.placed or self.placed[k].free <= at for k in task.needs)
             warm = all(stage.least is None or celsius >= stage.least for stage in task.stages)
-            if ready and warm and task.hands == 1 and task.minutes <= minutes and (noisy or not task.noisy):
+            bears = all(k not in self.placed or self.placed[k].end + load <= at for k in task.loads)
+            if ready and bears and warm and task.hands == 1 and task.minutes <= minutes and (loud or not task.noisy):
                 found.append(n)
         return sorted(found, key=lambda n: self.placed[n].start)
 
@@ -139,7 +141,7 @@ def _planned(
     line: Timeline, book: DaysBook, todo: Sequence[Task], now: int, laid: Mapping[str, datetime], tries: int
 ) -> Plan:
     earliest = _earliest(book, todo, line)
-    tails = _tails(todo)
+    tails = tails_of(todo)
     due = _due(book, todo, line)
     before = {task.n: line.minute(laid[task.places[0]]) for task in todo if task.places and task.places[0] in laid}
 
@@ -218,7 +220,7 @@ def _in_order(todo: Sequence[Task], rank: Callable[[Task], tuple[float, ...]]) -
     return found
 
 
-def _tails(todo: Sequence[Task]) -> dict[int, int]:
+def tails_of(todo: Sequence[Task]) -> dict[int, int]:
     """Return how many minutes of work and waiting hang on each task, itself included."""
     found: dict[int, int] = {}
     after: dict[int, list[int]] = {}

@@ -220,16 +220,17 @@ class BenchStage(Stage):
         if bench.is_done(job) == done:
             return
         places = [place for letter, step in job.rows for place in bench.copies(letter, step)]
-        project = self.desk.document.project
-        words = f"{title_of(job.step)}, {', '.join(job.letters)}: {'done' if done else 'not done'}"
-        if not self.desk.change(words, bench_edits.ticked(project, places, done)) and done:
-            at, title = self.desk.now(), title_of(job.step)
-            mine = [place for place in job.places if place in places]
-            self.desk.document.log(*done_entries(mine, [title] * len(mine), at))
+        self._tick_places(title_of(job.step), ", ".join(job.letters), places, done)
 
     def _tick_copy(self, title: str, place: str, done: bool) -> None:
-        words = f"{title}, {place.partition('/')[0].replace('#', ' copy ')}: {'done' if done else 'not done'}"
-        self.desk.change(words, bench_edits.ticked(self.desk.document.project, [place], done))
+        self._tick_places(title, place.partition("/")[0].replace("#", " copy "), [place], done)
+
+    def _tick_places(self, title: str, whose: str, places: list[str], done: bool) -> None:
+        """Tick steps, or not; what was not ticked before writes itself into the log."""
+        project, words = self.desk.document.project, f"{title}, {whose}: {'done' if done else 'not done'}"
+        new = [place for place in places if place not in project.bench.ticked]
+        if not self.desk.change(words, bench_edits.ticked(project, places, done)) and done:
+            self.desk.document.log(*done_entries(new, title, self.desk.now()))
 
     def _tick_line(self, place: str, done: bool) -> None:
         project = self.desk.document.project
