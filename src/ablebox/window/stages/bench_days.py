@@ -7,16 +7,14 @@ A step is dragged from the sheet onto another day of the strip.
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass
-from datetime import date, datetime, time, timedelta
+from datetime import date, time, timedelta
 
 from PyQt6.QtCore import QPointF, QRectF, QSize, Qt, pyqtSignal
 from PyQt6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
 from PyQt6.QtWidgets import QSizePolicy, QWidget
 
+from ...core.schedule.day import Block, Waiting, blocks, used, waits
 from ...core.schedule.plan import Plan
-from ...core.schedule.task import Task
-from ...core.schedule.timeline import DAY
 from .. import theme
 from ..qt_canvas import draw_text, text_width, wrapped
 
@@ -26,38 +24,6 @@ _STRIP, _CELL = 56, 34
 _SIDE, _WAITS = 54, 190
 _HEAD = 12
 _LEAST_HOUR = 22
-#: Minutes below which a step is written with its neighbours.
-_SHORT = 20
-
-
-@dataclass(frozen=True, slots=True)
-class Block:
-    """A stretch of work on the sheet.
-
-    Args:
-        rows: the steps' numbers, when each begins and ends, and what it is; short ones that follow one another are one block.
-        start: the minute of the day it begins.
-        end: the minute it ends.
-        hands: how many it takes.
-        noisy: whether it makes noise.
-        column: the hands that do it, from 0.
-    """
-
-    rows: tuple[tuple[int, int, int, str], ...]
-    start: int
-    end: int
-    hands: int
-    noisy: bool
-    column: int
-
-    @property
-    def title(self) -> str:
-        """What it is, short steps one after another."""
-        return ", ".join(row[3] for row in self.rows)
-
-    def has(self, n: int) -> bool:
-        """Whether a step is in it."""
-        return any(row[0] == n for row in self.rows)
 
 
 class DaySheet(QWidget):
@@ -78,7 +44,7 @@ class DaySheet(QWidget):
         self._plan: Plan | None = None
         self._day = date(2000, 1, 1)
         self._blocks: list[Block] = []
-        self._waits: list[tuple[int, int, str]] = []
+        self._waits: list[Waiting] = []
         self._chosen = 0
         self._dragged: tuple[int, QPointF] | None = None
 
@@ -95,45 +61,11 @@ class DaySheet(QWidget):
             chosen: the number of the step in view.
         """
         self._plan, self._day, self._chosen = plan, day, chosen
-        zero = plan.line.minute(datetime.combine(day, datetime.min.time()))
-        self._blocks, self._waits = [], []
-        ends: list[int] = []
-        rows = sorted(
-            (a - zero, b - zero, n) for n, placed in plan.placed.items() for a, b in placed.parts if zero <= a < zero + DAY
-        )  # fmt: skip
-        for a, b, n in rows:
-            task = plan.tasks[n]
-            column = next((i for i, end in enumerate(ends) if end <= a), len(ends))
-            for i in range(column, column + task.hands):
-                ends += [0] * (i + 1 - len(ends))
-                ends[i] = b
-            self._add(n, title(n), a, b, task, column)
-        for n, placed in plan.placed.items():
-            if zero < placed.free and placed.free > placed.end and placed.end < zero + DAY:
-                start, end = max(placed.end, zero) - zero, placed.free - zero
-                until = plan.line.moment(placed.free)
-                words = f"{until:%H:%M}" if end <= DAY else f"{until:%a %H:%M}"
-                self._waits.append((start, min(end, DAY), f"{title(n)}: waits until {words}"))
+        self._blocks, self._waits = blocks(plan, day, title), waits(plan, day, title)
         self.setAccessibleDescription(
             "; ".join(f"{_clock(b.start)} {b.title}" for b in self._blocks) or "nothing on this day"
         )
         self.update()
-
-    def _add(self, n: int, title: str, start: int, end: int, task: Task, column: int) -> None:
-        """Put a stretch on the sheet, with the one before it where both are the same step or too short to be read alone."""
-        row = n, start, end, title
-        for i, last in enumerate(self._blocks):
-            if last.column != column or last.end != start or last.hands != task.hands:
-                continue
-            same = last.rows[-1][0] == n
-            short = (
-                end - start < _SHORT and all(b - a < _SHORT for _, a, b, _ in last.rows) and last.noisy == task.noisy
-            )
-            if same or short:
-                rows = (*last.rows[:-1], (n, last.rows[-1][1], end, title)) if same else (*last.rows, row)
-                self._blocks[i] = Block(rows, last.start, end, task.hands, task.noisy, column)
-                return
-        self._blocks.append(Block((row,), start, end, task.hands, task.noisy, column))
 
     # Where things are
 
@@ -208,12 +140,12 @@ class DaySheet(QWidget):
             cell = self.cell(i)
             spans = line.book.hours.on(day)
             there = sum((_minutes(span.end) - _minutes(span.start)) * span.hands for span in spans)
-            used = self._used(day)
+            taken = used(self._plan, day)
             painter.setPen(QPen(theme.colour("select" if day == self._day else "line"), 2 if day == self._day else 1))
             painter.setBrush(theme.colour("card" if there else "paper"))
             painter.drawRect(cell)
-            if there and used:
-                share = min(1.0, used / there) * (cell.height() - 2)
+            if there and taken:
+                share = min(1.0, taken / there) * (cell.height() - 2)
                 painter.fillRect(
                     QRectF(cell.left() + 1, cell.bottom() - 1 - share, cell.width() - 2, share), theme.colour("rule")
                 )
@@ -285,7 +217,10 @@ class DaySheet(QWidget):
     def _waiting(self, painter: QPainter, right: float) -> None:
         """Draw what waits beside the sheet: a hatched bar as long as it waits, with words where there is room."""
         taken = 0.0
-        for i, (start, end, words) in enumerate(sorted(self._waits)[:7]):
+        for i, waiting in enumerate(self._waits[:7]):
+            start, end = waiting.start, waiting.end
+            until = f"{waiting.until:%H:%M}" if waiting.until.date() == self._day else f"{waiting.until:%a %H:%M}"
+            words = f"{waiting.title}: waits until {until}"
             x = right + 6 + 7 * i
             top, bottom = self._y(max(start, self._span()[0] * 60)), self._y(min(end, self._span()[1] * 60))
             bar = QRectF(x, top, 5, max(4.0, bottom - top))
@@ -302,14 +237,6 @@ class DaySheet(QWidget):
                     draw_text(painter, right + 58, at, line, 12, "dimension")
                 at += 15
             taken = at + 4
-
-    def _used(self, day: date) -> int:
-        assert self._plan is not None
-        zero = self._plan.line.minute(datetime.combine(day, datetime.min.time()))
-        return sum(
-            (b - a) * self._plan.tasks[n].hands for n, placed in self._plan.placed.items() for a, b in placed.parts
-            if zero <= a < zero + DAY
-        )  # fmt: skip
 
     # Hands
 

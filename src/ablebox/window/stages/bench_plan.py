@@ -12,6 +12,7 @@ from PyQt6.QtWidgets import QVBoxLayout
 from ...core.bench.bench import Bench, JobStep, bench_of
 from ...core.days.typed import write_spans
 from ...core.drawing.bench_words import title_of
+from ...core.schedule.day import to_another_day
 from ...core.schedule.plan import Plan, plan_of
 from ...core.schedule.timeline import NoHours
 from ..desk import Desk
@@ -67,8 +68,7 @@ class BenchDays(QObject):
         after, _ = self.plan()
         if before is None or after is None:
             return ""
-        days = {n: before.line.moment(each.start).date() for n, each in before.placed.items()}
-        count = sum(days.get(n) != after.line.moment(each.start).date() for n, each in after.placed.items())
+        count = to_another_day(before, after)
         steps = f"{count} step{'s' if count != 1 else ''} move{'s' if count == 1 else ''} to another day"
         return f"{steps}; {_ends(before, after)}."
 
