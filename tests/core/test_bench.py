@@ -15,6 +15,7 @@ import numpy as np
 
 from ablebox.cli import demo
 from ablebox.core.assembly.fastener import Fastener, FastenerKind
+from ablebox.core.assembly.part import CutKind
 from ablebox.core.assembly.role import PartKind, Role, Side
 from ablebox.core.assembly.solid import Box
 from ablebox.core.bench.bench import Bench, bench_of, place_of
@@ -292,6 +293,26 @@ class Gates(unittest.TestCase):
         made = built(ticked(self.project, [place_of("C", 1, "back")], True))
         bench_of(made)
         self.assertIn("bench.early", {snag.code for snag in snags(made)})
+
+    def test_what_is_finished_before_it_is_glued_is_taped(self) -> None:
+        """Slots between dividers are finished loose: their dadoes take glue and stay bare. So does every side where finish comes first."""
+        bench = bench_of(built(load(demo.path_of("lantern-yard")).project))
+        (job,) = [job for job in bench.steps if job.step.what is What.PREFINISH and job.letters == ("A",)]
+        said = " ".join(BenchWords(bench).of(job).do)
+        self.assertIn("Tape where glue goes: the slots of", said)
+        first = next(answer for answer in QUESTIONS["finish"] if answer.value == "before")
+        bench = bench_of(built(ordered(self.project, "", "finish", first)))
+        job = next(
+            job for job in bench.steps if job.step.what is What.FINISH and job.letters == ("C",) and job.step.roles
+        )
+        slotted = {
+            part.role for part in bench.assembly("C").parts if any(cut.kind is CutKind.DADO for cut in part.told.cuts)
+        }
+        told = " ".join(BenchWords(bench).of(job).do)
+        words = BenchWords(bench)
+        self.assertTrue(
+            all(code in told or "to C-" in told for code in words.codes("C", slotted & set(job.step.roles)))
+        )
 
     def test_an_inset_drawer_under_a_top_asks_for_tape(self) -> None:
         words = BenchWords(bench_of(self.made))

@@ -12,6 +12,7 @@ from dataclasses import replace
 from datetime import datetime, timedelta
 
 from ablebox.cli import demo
+from ablebox.core.assembly.role import COUNTERS
 from ablebox.core.buying.book import Buying, BuyState
 from ablebox.core.case.frame.none import Frameless
 from ablebox.core.coats.book import CoatBook
@@ -87,6 +88,19 @@ class BuyingList(unittest.TestCase):
             self.assertEqual({row.name: row.needed for row in rows.values()}, dict(counted), name)
             self.assertTrue(all(10 * row.spare >= row.needed > 10 * (row.spare - 1) for row in rows.values()))
 
+    def test_sheets_that_tops_are_cut_from_are_looked_at_for_flatness(self) -> None:
+        made = Made(load(demo.path_of("heron-house")).project)
+        rows = [row for row in buy_list(made, plan_all(made, 20)) if row.kind is BuyKind.SHEETS]
+        tops = {
+            made.project.rack.stock(part.goods).name
+            for assembly in made.assemblies
+            for part in assembly.parts
+            if part.role.kind in COUNTERS
+        }
+        for row in rows:
+            self.assertEqual("straight edge" in row.look, row.name.partition(",")[0] in tops, row.name)
+        self.assertTrue(any("straight edge" in row.look for row in rows))
+
     def test_what_is_needed_first_comes_first_and_what_is_there_is_not_bought(self) -> None:
         project = replace(load(demo.path_of("harbour-cottage")).project, coats=CoatBook("clear", "clear"))
         plain = buy_list(Made(project), plan_all(Made(project), 20))
@@ -154,7 +168,9 @@ class Options(unittest.TestCase):
             ),
         )
         mine, other = option_prices(deeper, AT)
-        self.assertEqual([(each.name, each.fit, each.cut) for each in (mine, other)], [("deeper", 0, 1), (FIRST, 1, 1)])
+        self.assertEqual(
+            [(each.name, len(each.unfit), each.cut) for each in (mine, other)], [("deeper", 1, 1), (FIRST, 0, 1)]
+        )
         self.assertGreater(mine.kilograms, other.kilograms)
         self.assertGreater(mine.shelves, other.shelves)
         self.assertEqual(apart(other, other), [])

@@ -9,6 +9,7 @@ from dataclasses import dataclass
 from functools import cached_property
 
 from ..assembly.fastener import Fastener
+from ..assembly.part import CutKind
 from ..assembly.role import FRAMES, PartKind, Role
 from ..assembly.uses import Use
 from ..bench.bench import Bench, JobStep
@@ -259,9 +260,11 @@ class BenchWords:
                 yield f"Put {codes} together dry, clamps on, and check for square."
                 yield "Only then cut and machine what follows from it."
             case What.PREFINISH:
-                yield f"Finish what no brush reaches later: {codes}. Tape the faces that are glued."
+                yield f"Finish what no brush reaches later: {codes}."
+                yield from self._taped(letter, step)
             case What.FINISH:
                 yield "Sand, dust off, coat; fine paper between coats."
+                yield from self._taped(letter, step)
                 if letter in CALLED:
                     yield "An edge that is scribed stays bare until it fits."
                     return
@@ -282,6 +285,15 @@ class BenchWords:
                 yield "Clear the way, protect the floor."
             case _:
                 yield from self._put(letter, step)
+
+    def _taped(self, letter: str, step: Step) -> Iterator[str]:
+        """Say where tape keeps wood bare for glue: in slots of what is finished loose, and on the ends that go into them."""
+        parts = [self.bench.assembly(letter).part(role) for role in step.roles] if letter not in CALLED else []
+        slotted = [
+            part for part in parts if any(cut.holds_a_part and cut.kind is not CutKind.GROOVE for cut in part.told.cuts)
+        ]
+        if slotted:
+            yield f"Tape where glue goes: the slots of {listed(self.codes(letter, [part.role for part in slotted]))}, and the ends that go into them."
 
     def _slots(self, letter: str, step: Step) -> dict[str, list[Role]]:
         found: dict[str, list[Role]] = {}

@@ -12,6 +12,7 @@ from enum import Enum
 from math import ceil
 from typing import Any
 
+from ..assembly.role import COUNTERS
 from ..bench.bench import Bench, JobStep, bench_of
 from ..bench.thing import ThingKind
 from ..bench.verb import What
@@ -107,9 +108,16 @@ class _Rows:
 
     def all(self) -> Iterator[BuyRow]:
         saw = self._first(lambda job: job.step.what is What.SAW)
+        tops = {
+            self.made.project.rack.stock(part.goods).name for _, assembly in self.made.built for part in assembly.parts
+            if part.role.kind in COUNTERS
+        }  # fmt: skip
         for name, count in sheets_to_buy(self.made, self.plans):
             if "offcut on the rack" not in name:
-                yield self._row(BuyKind.SHEETS, name, count, first=saw, look="measure the thickness of each")
+                look = "measure the thickness of each"
+                if any(name.startswith(f"{top},") for top in tops):
+                    look += "; tops are cut from it: lay a straight edge across, both ways"
+                yield self._row(BuyKind.SHEETS, name, count, first=saw, look=look)
         for goods, plan in board_plans(self.made):
             for code, count in Counter(board.plank.code for board in plan.bought).items():
                 yield self._row(

@@ -41,8 +41,8 @@ class OptionPrice:
         cents: what it costs as far as prices are known, in hundredths.
         litres: what its drawers hold.
         shelves: square metres of shelf and floor.
-        fit: how many cut pieces fit it as they are.
-        cut: how many are cut.
+        cut: how many pieces are cut.
+        unfit: names of those that do not fit it as they are.
         unbuilt: letters of the cases that cannot be built.
     """
 
@@ -56,8 +56,8 @@ class OptionPrice:
     cents: int
     litres: float
     shelves: float
-    fit: int
     cut: int
+    unfit: tuple[str, ...]
     unbuilt: tuple[str, ...]
 
 
@@ -88,16 +88,17 @@ def _priced(name: str, made: Made, now: datetime, plans: Mapping[str, Plan] | No
         end = None
     sizes = {place: part for part in made.parts for place in part.places}
     done = made.project.done
-    fit = sum(
-        (part := sizes.get(piece.place)) is not None and (part.cut_length.length, part.cut_width.length) == (piece.length, piece.width)
-        for piece in done
+    unfit = tuple(
+        made.project.register.get(piece.place, piece.place) for piece in done
+        if (part := sizes.get(piece.place)) is None
+        or (part.cut_length.length, part.cut_width.length) != (piece.length, piece.width)
     )  # fmt: skip
     litres, shelves = _holds(made)
     return OptionPrice(
         name, sum(plan.bought for plan in known.values()) if known or not made.parts else None,
         sum(len(plan.bought) for _, plan in board_plans(made)), dict(hardware(made)), sum(task.minutes for task in tasks(bench)),
         sum(kilograms(made, assembly, counters=True) * case.copies for case, assembly in made.built), end, cost(made, known)[0], litres, shelves,
-        fit, len(done), tuple(made.unbuilt),
+        len(done), unfit, tuple(made.unbuilt),
     )  # fmt: skip
 
 

@@ -76,8 +76,9 @@ class OptionsCard:
             column.addWidget(Words(f"{other.name} instead of {prices[0].name}", 14, True, "quiet", wrap=True))
             for text in rows[:10] or ["the same hardware"]:
                 column.addWidget(Words(text, 13, wrap=True))
-            if other.fit < other.cut:
-                text = f"{other.cut - other.fit} of {other.cut} cut pieces do not fit it as they are."
+            if other.unfit:
+                named = f"{', '.join(other.unfit[:6])}{' and others' if len(other.unfit) > 6 else ''}"
+                text = f"{len(other.unfit)} of {other.cut} cut pieces do not fit it as they are: {named}."
                 column.addWidget(Words(text, 14, True, "snag", wrap=True))
 
     def _compare(self) -> None:
