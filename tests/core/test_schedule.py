@@ -38,8 +38,9 @@ from ablebox.core.schedule.bound import bound
 from ablebox.core.schedule.check import faults
 from ablebox.core.schedule.durations import Durations
 from ablebox.core.schedule.placing import Placing
-from ablebox.core.schedule.plan import Plan, plan_of, tails_of
+from ablebox.core.schedule.plan import Plan
 from ablebox.core.schedule.rates import Rate
+from ablebox.core.schedule.search import plan_of, tails_of
 from ablebox.core.schedule.task import Stage, Task
 from ablebox.core.schedule.timeline import NoHours, Timeline
 from ablebox.core.shop.made import Made

@@ -11,7 +11,7 @@ from ..core.drawing.bench_words import BenchWords
 from ..core.paper.schedule_out import schedule_csv, schedule_ics, schedule_tree
 from ..core.paper.steps_json import steps_tree
 from ..core.schedule.check import faults
-from ..core.schedule.plan import plan_of
+from ..core.schedule.search import plan_of
 from .opened import open_project
 from .output import write, write_json
 

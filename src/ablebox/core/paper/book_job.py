@@ -10,7 +10,7 @@ from ..bench.bench import bench_of
 from ..cuts.plan import Plan
 from ..drawing.bench_words import title_of
 from ..project.log_edits import open_items
-from ..schedule.plan import plan_of
+from ..schedule.search import plan_of
 from ..schedule.timeline import NoHours
 from .buy_list import buy_list
 from .log_words import KINDS, entry_words

@@ -13,7 +13,7 @@ from ..cuts.plan import Plan
 from ..errors import AbleBoxError
 from ..project.option_edits import chosen, names
 from ..project.tree import Project
-from ..schedule.plan import plan_of
+from ..schedule.search import plan_of
 from ..schedule.task import tasks
 from ..schedule.timeline import NoHours
 from ..shop.boards import board_plans

@@ -13,7 +13,8 @@ from ...core.bench.bench import Bench, JobStep, bench_of
 from ...core.days.typed import write_spans
 from ...core.drawing.bench_words import title_of
 from ...core.schedule.day import to_another_day
-from ...core.schedule.plan import Plan, plan_of
+from ...core.schedule.plan import Plan
+from ...core.schedule.search import plan_of
 from ...core.schedule.timeline import NoHours
 from ..desk import Desk
 from .bench_days import DaySheet
