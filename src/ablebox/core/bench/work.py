@@ -4,26 +4,25 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Iterable, Iterator, Sequence
+from collections.abc import Iterable, Iterator
 from dataclasses import dataclass, field, replace
 from functools import cached_property
 
 import numpy as np
 
 from ..assembly.fitting import Fitting, FittingKind
-from ..assembly.part import CutKind, Placed
 from ..assembly.role import PartKind, Role
-from ..assembly.uses import Use
 from ..order.finish import Finish
 from ..order.order import Order
 from ..order.pins import Pins
 from ..order.slides import Slides
-from .brushing import comes_out, unreached
+from .brushing import comes_out
 from .geometry import HOLDS, Geometry
 from .hung import AT_PART, HUNG, MADE
 from .item import Item
 from .kinds import when
-from .phases import Phase, front_phase, pin_phase, slide_phase
+from .lots import SECOND, Lots
+from .phases import Phase, front_phase, slide_phase
 from .thing import Thing, ThingKind
 from .units import Unit, UnitKind, has_body, units
 from .verb import Verb, What
@@ -32,10 +31,6 @@ _DOORS = frozenset({PartKind.DOOR, PartKind.FLAP})
 _FRONTS = _DOORS | {PartKind.DRAWER_FRONT, PartKind.FALSE_FRONT}
 #: How the keys of both diagonals end.
 DIAGONALS = ("diagonal.rising", "diagonal.falling")
-#: How the key of the first dado's width ends.
-DADO = "dado.first"
-#: What ends the keys of the second lot of loose parts.
-_SECOND = " of fronts"
 _FLAPS = frozenset({FittingKind.FLAP_HINGE, FittingKind.FLAP_SUPPORT})
 _ON_PINS = frozenset({PartKind.SHELF, PartKind.SLOPING_SHELF})
 _BODY_ONLY = (What.CASE, What.SIDE, What.PARTITIONS, What.SHELVES_FIXED, What.TOP_RAILS, What.CASE_TOP)
@@ -74,13 +69,13 @@ class _Work:
         self.parts = self.assembly.parts
         self.units = units(self.assembly, order, self._lifts)
         self.unit_of = {role: unit for unit in self.units for role in unit.roles}
+        self.put_keys = {role: put_key(unit) for role, unit in self.unit_of.items()}
         self.wholes = {role.whole: self.unit_of[role] for role in self.unit_of}
         #: What is cut and machined to openings as they came out: boxes, what divides them, and fronts.
         self.to_openings = {
             role for role, unit in self.unit_of.items()
             if unit.kind is UnitKind.BOX or role.whole.kind in _FRONTS or role.kind in (PartKind.BOX_ALONG, PartKind.BOX_ACROSS)
         }  # fmt: skip
-        self.unreached = tuple(unreached(geometry))
         #: Fasteners of hardware, by the number of the hardware.
         self.screws: dict[int, list[int]] = {}
         self.made: dict[str, Unit] = {}
@@ -96,7 +91,13 @@ class _Work:
 
     def all(self) -> Work:
         joints = list(self._joints(True))
-        items = [*self._loose(), *self._made_first(), *self._hung(), *self._puts(), *self._plain()]
+        items = [
+            *Lots(self.geometry, self.order, self.to_openings, self.put_keys).items(),
+            *self._made_first(),
+            *self._hung(),
+            *self._puts(),
+            *self._plain(),
+        ]
         items = [
             replace(item, after=item.after | self.first[item.key]) if item.key in self.first else item for item in items
         ]
@@ -133,107 +134,11 @@ class _Work:
                 found.setdefault(role, []).append(i)
         return found
 
-    # What is done to loose parts
-
-    def _loose(self) -> Iterator[Item]:
-        """Return what is done to loose parts: those of the case first, those of boxes and fronts once openings are measured."""
-        own = [part for part in self.parts if part.role not in self.to_openings]
-        yield from self._lot(own, "", 0, frozenset())
-        rest = [part for part in self.parts if part.role in self.to_openings]
-        if rest:
-            first = frozenset({"openings"}) if self.assembly.fronts else frozenset({"mark"})
-            yield from self._lot(rest, _SECOND, Phase.MARK_FRONTS - Phase.MARK, first)
-
-    def _lot(self, parts: Sequence[Placed], lot: str, later: int, first: frozenset[str]) -> Iterator[Item]:
-        def phase(of: Phase) -> int:
-            return Phase.MARK + later + (of - Phase.MARK) // 10 if later else of
-
-        roles = tuple(part.role for part in parts)
-        mine = set(roles)
-        yield Item(phase(Phase.SAW), 0, What.SAW, Verb.CUT, roles, after=first, key=f"saw{lot}")
-        yield Item(phase(Phase.MARK), 0, What.MARK, Verb.MARK, roles, after=first | {f"saw{lot}"}, key=f"mark{lot}")
-        last = f"mark{lot}"
-        slotted = tuple(part.role for part in parts if any(cut.kind.takes_a_part for cut in part.told.cuts))
-        if slotted:
-            dado = not lot and any(cut.kind is CutKind.DADO for part in parts for cut in part.told.cuts)
-            asks = (f"{self.assembly.letter}/{DADO}",) if dado else ()
-            yield Item(
-                phase(Phase.TEST),
-                0,
-                What.TEST,
-                Verb.TEST,
-                slotted,
-                after=frozenset({last}),
-                key=f"test{lot}",
-                asks=asks,
-            )
-            last = f"test{lot}"
-        cut = tuple(part.role for part in parts if part.told.cuts)
-        if cut:
-            yield Item(
-                phase(Phase.MACHINE), 0, What.MACHINE, Verb.MACHINE, cut, after=frozenset({last}), key=f"machine{lot}"
-            )
-            last = f"machine{lot}"
-        bands = [Thing(ThingKind.BAND, part.role, i) for part in parts for i in range(len(part.bands))]
-        if bands:
-            yield Item(
-                phase(Phase.BAND),
-                0,
-                What.BAND,
-                Verb.BAND,
-                _roles(bands),
-                does=tuple(bands),
-                after=frozenset({last}),
-                key=f"band{lot}",
-            )
-            last = f"band{lot}"
-        pins, others = self._bored(mine)
-        if pins:
-            on_case = self.order.pins is Pins.ON_CASE
-            after = {last, *(put_key(self.unit_of[role]) for role in _roles(pins) if on_case)}
-            yield Item(
-                pin_phase(self.order) if not lot else phase(Phase.PINS), 0, What.PINS, Verb.BORE, _roles(pins), does=tuple(pins),
-                after=frozenset(after), key=f"pins{lot}", alone=not on_case,
-            )  # fmt: skip
-        if others:
-            yield Item(
-                phase(Phase.BORE),
-                0,
-                What.BORE,
-                Verb.BORE,
-                _roles(others),
-                does=tuple(others),
-                after=frozenset({last}),
-                key=f"bore{lot}",
-            )
-        ready = frozenset({last, f"bore{lot}"})
-        hidden = tuple(role for role in self.unreached if role in mine)
-        if self.order.finish is Finish.BEFORE:
-            yield Item(
-                phase(Phase.FINISH_PARTS), 0, What.FINISH, Verb.FINISH, roles, after=ready, key=f"finish parts{lot}"
-            )
-        elif hidden:
-            yield Item(
-                phase(Phase.PREFINISH), 0, What.PREFINISH, Verb.FINISH, hidden, after=ready, key=f"prefinish{lot}"
-            )
-
-    def _bored(self, mine: set[Role]) -> tuple[list[Thing], list[Thing]]:
-        """Return the holes of some parts: those for pins, and others that are bored while they are loose."""
-        pins, others = [], []
-        for thing in self.geometry.things:
-            if thing.kind is ThingKind.HOLE and thing.role in mine:
-                use = self.parts[self.geometry.number[thing.role]].told.holes[thing.number].use
-                if use is Use.PIN:
-                    pins.append(thing)
-                elif use is not Use.PILOT:
-                    others.append(thing)
-        return pins, others
-
     # What is put together for itself, and hardware that stays at its part
 
     def _before(self, roles: Iterable[Role]) -> frozenset[str]:
         """Return what is done to parts before they are put in anywhere."""
-        lots = {_SECOND if role in self.to_openings else "" for role in roles} or {""}
+        lots = {SECOND if role in self.to_openings else "" for role in roles} or {""}
         names = ["saw", "mark", "machine", "band", "bore", "prefinish", "finish parts"]
         if self.order.pins is Pins.LOOSE:
             names.append("pins")
@@ -485,10 +390,6 @@ def _diagonals(of: str) -> tuple[str, ...]:
 
 def _known(measurable: set[str], letter: str, name: str) -> tuple[str, ...]:
     return (f"{letter}/{name}",) if f"{letter}/{name}" in measurable else ()
-
-
-def _roles(things: Iterable[Thing]) -> tuple[Role, ...]:
-    return tuple(dict.fromkeys(thing.role for thing in things if thing.role is not None))
 
 
 def _far(fitting: Fitting, at: tuple[int, int, int]) -> int:

@@ -15,10 +15,11 @@ from ..assembly.uses import Use
 from ..bench.bench import Bench, JobStep
 from ..bench.by_piece import CALLED
 from ..bench.gates import Ask, GateLine, closed
+from ..bench.lots import DADO
 from ..bench.step import Step
 from ..bench.thing import Thing, ThingKind
 from ..bench.verb import Gate, Verb, What
-from ..bench.work import DADO, DIAGONALS
+from ..bench.work import DIAGONALS
 from ..lengths import Length, inches
 from ..materials import material
 from ..parts.listing import Part

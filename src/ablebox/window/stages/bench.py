@@ -14,9 +14,10 @@ from ...core.bench.bench import Bench, JobStep, bench_of, is_known, steps_of
 from ...core.bench.clearances import clearances
 from ...core.bench.doubt import Clearance
 from ...core.bench.gates import lines
+from ...core.bench.lots import DADO
 from ...core.bench.step import Step
 from ...core.bench.verb import Gate, What
-from ...core.bench.work import DADO, DIAGONALS
+from ...core.bench.work import DIAGONALS
 from ...core.drawing.bench_words import BenchWords, gate_title, title_of
 from ...core.drawing.shapes import Drawing
 from ...core.drawing.step_view import step_view
