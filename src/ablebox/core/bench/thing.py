@@ -19,6 +19,9 @@ class ThingKind(Enum):
     GLUE = "glue"
     FACE = "face"
 
+    # There is one of each, and things are looked up often: by what it is, not by its name.
+    __hash__ = object.__hash__
+
 
 @dataclass(frozen=True, slots=True)
 class Thing:

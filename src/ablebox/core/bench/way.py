@@ -126,15 +126,17 @@ def _gaps(mine: tuple[Ints, Ints], rest: tuple[Ints, Ints]) -> dict[tuple[int, i
     (low, high), (other_low, other_high) = mine, rest
     if not len(other_low):
         return dict.fromkeys(WAYS, _FREE)
-    ahead = other_low[None] - high[:, None]
-    behind = low[:, None] - other_high[None]
-    over = (ahead < 0) & (behind < 0)
+    # One table for each axis: whole rows are compared faster than every third number of a long one.
+    ahead = [np.subtract.outer(other_low[:, axis], high[:, axis]) for axis in range(3)]
+    behind = [np.subtract.outer(low[:, axis], other_high[:, axis]).T for axis in range(3)]
+    over = [(ahead[axis] < 0) & (behind[axis] < 0) for axis in range(3)]
     found = {}
     for axis in range(3):
-        beside = over[:, :, (axis + 1) % 3] & over[:, :, (axis + 2) % 3]
-        for sign, gap in ((1, ahead[:, :, axis]), (-1, behind[:, :, axis])):
-            met = gap[beside & (gap >= 0)]
-            found[axis, sign] = int(met.min()) if met.size else int(_FREE)
+        beside = over[(axis + 1) % 3] & over[(axis + 2) % 3]
+        for sign, table in ((1, ahead[axis]), (-1, behind[axis])):
+            gap = table[beside]
+            gap = gap[gap >= 0]
+            found[axis, sign] = int(gap.min()) if gap.size else int(_FREE)
     return found
 
 
