@@ -15,6 +15,7 @@ from ablebox.core.case.kick_notched import NotchedKick
 from ablebox.core.lengths import Length, millimetres
 from ablebox.core.project.changes import fitted_stock
 from ablebox.core.project.tree import Project, new_project
+from ablebox.core.room.backing import Stud
 from ablebox.core.room.island import Island
 from ablebox.core.room.obstacle import OBSTACLES, Deal, usual
 from ablebox.core.room.reading import Method, Reading
@@ -47,7 +48,7 @@ def random_wall(rng: Random, name: str) -> Wall:
         rng.choice(list(End)),
         tuple(Level(millimetres(k * 500), mm(-60, 60)) for k in range(rng.randint(0, 3))),
         tuple(Level(millimetres(k * 900), mm(700, 2600)) for k in range(rng.randint(0, 3))),
-        tuple(millimetres(k * 400 + 100) for k in range(rng.randint(0, 8))),
+        tuple(Stud(millimetres(k * 400 + 100)) for k in range(rng.randint(0, 8))),
         tuple(obstacles),
     )
 

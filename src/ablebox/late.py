@@ -32,6 +32,7 @@ class Late(Enum):
     ASSEMBLY = ("cli.assembly", "cli")
     PLAN = ("cli.plan", "cli")
     STEPS = ("cli.steps", "cli")
+    FIT = ("cli.fit", "cli")
     DOUBT = ("cli.doubt", "cli")
     SCHEDULE = ("cli.schedule", "cli")
     LOG = ("cli.log", "cli")

@@ -32,7 +32,7 @@ from ablebox.core.bench.verb import Gate, What
 from ablebox.core.bench.way import Move, way_in
 from ablebox.core.cabinet.kinds import starting_case
 from ablebox.core.drawing.bench_words import BenchWords
-from ablebox.core.drawing.step_view import step_view
+from ablebox.core.drawing.job_view import job_view
 from ablebox.core.lengths import inches, millimetres
 from ablebox.core.order.order import QUESTIONS
 from ablebox.core.paper.assembly_json import assembly_tree
@@ -172,7 +172,7 @@ class Order(unittest.TestCase):
             rows[at["back"]]["puts"] = []
 
         def too_late(rows: list[dict[str, Any]]) -> None:
-            rows[at["boxes"]]["does"], rows[at["carry"]]["does"] = [], rows[at["boxes"]]["does"]
+            rows[at["boxes"]]["does"], rows[at["check"]]["does"] = [], rows[at["boxes"]]["does"]
 
         for change, words in (
             (put_late, "cannot come in"), (through_wood, "cannot come in"), (forgotten, "is never driven"),
@@ -251,8 +251,9 @@ class Order(unittest.TestCase):
         after_project = project.with_case(replace(case, height=case.height + inches(2)))
         after = Bench(Made(after_project, made))
         for letter in "ABCDEF":
-            self.assertIs(before.case(letter), after.case(letter))
-        self.assertIsNot(before.case("G"), after.case("G"))
+            self.assertIs(before.case(letter).steps[0], after.case(letter).steps[0])
+            self.assertEqual(before.case(letter), after.case(letter))
+        self.assertIsNot(before.case("G").steps[0], after.case("G").steps[0])
 
 
 class Gates(unittest.TestCase):
@@ -333,7 +334,7 @@ class Words(unittest.TestCase):
                 self.assertGreaterEqual(said.minutes, 5)
                 letter, step = job.rows[0]
                 codes = {role: part.code for part in made.parts if part.case == letter for role in part.roles}
-                drawn = step_view(bench.assembly(letter), bench.case(letter), step, codes)
+                drawn = job_view(bench, letter, step, codes)
                 self.assertTrue(drawn.items or step.what in (What.CHECK, What.FINISH), (name, job.n))
 
     def test_counts_are_those_of_the_case(self) -> None:

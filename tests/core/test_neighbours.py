@@ -144,7 +144,7 @@ class SeenEnds(unittest.TestCase):
             deep = case.plan.left if isinstance(case.plan, Diagonal) else case.depth
             return place.high - case.height > inches("3/4") or place.depth - deep > inches("3/4")
         space = made.project.spaces[other.space - 1]
-        if space.kind is SpaceKind.APPLIANCE:
+        if space.kind in (SpaceKind.APPLIANCE, SpaceKind.FOUND):
             return place.high - space.height > inches("3/4") or place.depth - space.depth > inches("3/4")
         return space.kind is SpaceKind.OPEN
 

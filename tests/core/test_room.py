@@ -32,6 +32,7 @@ from ablebox.core.project.run_edits import mirrored, moved, without_space
 from ablebox.core.project.run_widths import in_modules
 from ablebox.core.project.strip_edits import change_strip, with_strip, without_strip
 from ablebox.core.project.tree import DonePiece, Project, blank_project, new_project
+from ablebox.core.room.backing import Stud
 from ablebox.core.room.obstacle import usual
 from ablebox.core.room.reading import Method, Reading
 from ablebox.core.room.room import Corner, Way
@@ -252,10 +253,10 @@ class OnTheWall(unittest.TestCase):
         self.assertIn("fit.ceiling", self.codes(self.project(floor=hump)))
 
     def test_a_hung_case_finds_a_stud_or_says_so(self) -> None:
-        project = self.project(studs=(inches(40), inches(56)))
+        project = self.project(studs=(Stud(inches(40)), Stud(inches(56))))
         hung = project.with_case(replace(project.case("A"), kick=Hung(), height=inches(30)))
         self.assertIn("room.stud", self.codes(hung))
-        self.assertNotIn("room.stud", self.codes(change_wall(hung, 1, studs=(inches(12),))))
+        self.assertNotIn("room.stud", self.codes(change_wall(hung, 1, studs=(Stud(inches(12)),))))
 
     def test_the_way_in_and_its_turn(self) -> None:
         project = self.project()

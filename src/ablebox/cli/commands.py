@@ -14,6 +14,7 @@ _COMMANDS = (
     "assembly",
     "plan",
     "steps",
+    "fit",
     "doubt",
     "schedule",
     "log",

@@ -133,11 +133,13 @@ class Book:
         prefix: what every key starts with, such as ``A/``.
         measured: measured lengths by full key.
         alias: what stands for ``fronts`` at the start of a key, where another side's fronts are reckoned.
+        tied: sums that stand in the place of choices, by key without the prefix: sizes that follow another's.
     """
 
     prefix: str
     measured: Mapping[str, Length] = field(default_factory=dict)
     alias: str = ""
+    tied: Mapping[str, Reckoned] = field(default_factory=dict)
 
     def _key(self, key: str) -> str:
         if self.alias and key.startswith(("fronts.", "fronts/")):
@@ -145,7 +147,9 @@ class Book:
         return self.prefix + key
 
     def chosen(self, length: Length, label: str, key: str, note: str = "") -> Reckoned:
-        """Return a choice of the designer's."""
+        """Return a choice of the designer's, or what it follows by rule."""
+        if key in self.tied:
+            return self.tied[key]
         return leaf(length, label, self._key(key), Origin.CHOICE, note)
 
     def named(self, total: Reckoned, label: str, key: str, note: str = "", measurable: bool = False) -> Reckoned:

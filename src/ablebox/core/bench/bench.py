@@ -9,12 +9,16 @@ from functools import cached_property
 
 from ..assembly.by_case import ByCase
 from ..assembly.part import Assembly
+from ..fit.fit import fit_of
 from ..order.batch import Batch
+from ..order.first import First
 from ..order.order import Order
+from ..project.placed import FILLER, STRIP
 from ..reach import Reach
 from ..shop.made import Made
 from .by_piece import CALLED, FIRST, LAST, laid_out, piece_steps
 from .case_steps import case_steps
+from .fitting import IN_ROOM, ROOM, ROOM_CALLED, bare_room, pieces_fitted, room_steps, with_fitting
 from .price import Price, price
 from .step import CaseSteps, Step
 from .verb import What
@@ -24,6 +28,10 @@ _TOGETHER = frozenset({
     What.SAW, What.MARK, What.TEST, What.MACHINE, What.BAND, What.PINS, What.BORE, What.PREFINISH, What.FINISH, What.FRAME_MADE,
     What.OPENINGS, What.BOXES, What.BOX_SLIDES, What.LEAVES, What.HINGES, What.COUNTER_MADE, What.OFF,
 })  # fmt: skip
+
+
+#: What steps are about that belongs to no case.
+NAMES = {**CALLED, ROOM: ROOM_CALLED}
 
 
 @dataclass(frozen=True, slots=True)
@@ -65,7 +73,7 @@ _KNOWN: ByCase[tuple[Order, Reach], CaseSteps] = ByCase(600)
 
 def is_known(assembly: Assembly, order: Order, reach: Reach) -> bool:
     """Whether the steps of a case have been worked out already."""
-    return _KNOWN.has(assembly, (replace(order, batch=Batch.CASE), reach))
+    return _KNOWN.has(assembly, (replace(order, batch=Batch.CASE, first=First.UPPERS), reach))
 
 
 def known_steps(made: Made, letter: str) -> CaseSteps | None:
@@ -82,7 +90,7 @@ def known_steps(made: Made, letter: str) -> CaseSteps | None:
 
 def steps_of(assembly: Assembly, order: Order, reach: Reach) -> CaseSteps:
     """Return the steps of a case, those known if it did not change."""
-    order = replace(order, batch=Batch.CASE)
+    order = replace(order, batch=Batch.CASE, first=First.UPPERS)
     return _KNOWN.get(assembly, (order, reach), lambda: case_steps(assembly, order, reach))
 
 
@@ -102,6 +110,7 @@ class Bench:
     def __init__(self, made: Made) -> None:
         self.made = made
         self.book = made.project.bench
+        self.fit = fit_of(made)
         self._cases: dict[str, CaseSteps] = {}
         #: Blocks, fillers, strips and loose parts as they lie on the bench.
         self._pieces: dict[str, Assembly] = {}
@@ -111,6 +120,19 @@ class Bench:
             self._cases[case.letter] = steps_of(assembly, self.book.order_of(case.letter), self.book.reach)
         for head in LAST:
             self._lay_out(head)
+        self._into_the_room()
+
+    def _into_the_room(self) -> None:
+        """Add the steps in the room to all that goes into it."""
+        for case, assembly in self.made.built:
+            self._cases[case.letter] = with_fitting(self.fit, self._cases[case.letter], assembly)
+        for head in (FILLER, STRIP):
+            if head in self._cases and self.fit.order:
+                parts = [part for part in self.made.parts if part.case == head]
+                self._cases[head] = pieces_fitted(self.fit, self._cases[head], parts)
+        if self.fit.order:
+            self._pieces[ROOM] = bare_room()
+            self._cases[ROOM] = room_steps(self.fit, self.book.order)
 
     def _lay_out(self, head: str) -> None:
         parts = [part for part in self.made.parts if part.case == head]
@@ -126,6 +148,11 @@ class Bench:
         """
         return self._pieces[letter] if letter in self._pieces else self.made.assembly(letter)
 
+    @property
+    def letters(self) -> list[str]:
+        """The letters of all that have steps."""
+        return list(self._cases)
+
     def is_case(self, letter: str) -> bool:
         """Whether steps are those of a case."""
         return letter not in self._pieces
@@ -134,7 +161,7 @@ class Bench:
         """Return what steps are about in words: cases, or blocks, fillers, strips or loose parts."""
         cases = [letter for letter in letters if self.is_case(letter)]
         words = [f"Case{'s' if len(cases) > 1 else ''} {', '.join(cases)}"] if cases else []
-        return ", ".join([*words, *(CALLED[letter] for letter in letters if not self.is_case(letter))])
+        return ", ".join([*words, *(NAMES[letter] for letter in letters if not self.is_case(letter))])
 
     def case(self, letter: str) -> CaseSteps:
         """Return the steps of a case.
@@ -152,8 +179,40 @@ class Bench:
     @cached_property
     def steps(self) -> tuple[JobStep, ...]:
         """All steps in order."""
-        rows = _in_one_order(self.cases, self.book.order.batch)
+        rows = [*_in_one_order(self._at_bench(), self.book.order.batch), *self._in_room()]
         return tuple(JobStep(n, tuple(row)) for n, row in enumerate(rows, start=1))
+
+    def _at_bench(self) -> list[CaseSteps]:
+        """Return the steps up to where everything is carried into the room."""
+        found = []
+        for case in self.cases:
+            end = next((i for i, step in enumerate(case.steps) if self._is_in_room(case.letter, step)), len(case.steps))
+            found.append(replace(case, steps=case.steps[:end]))
+        return found
+
+    def _is_in_room(self, letter: str, step: Step) -> bool:
+        return step.what in IN_ROOM or (step.what is What.CARRY and self.fit.entry(letter) is not None)
+
+    def _in_room(self) -> Iterator[list[tuple[str, Step]]]:
+        """Return the steps in the room: each case carried and set in its turn, then what is done to those that stand."""
+        left = {
+            case.letter: list(case.steps[len(bench.steps) :])
+            for case, bench in zip(self.cases, self._at_bench(), strict=True)
+        }
+        for what in (What.BEFORE, What.LINE, What.WALL_RAILS):
+            yield from _taken(left, what)
+        for entry in self.fit.order:
+            mine = left.get(entry.letter, [])
+            while mine and mine[0].what not in (What.STAND, What.HANG_UP):
+                yield [(entry.letter, mine.pop(0))]
+            if mine:
+                yield [(entry.letter, mine.pop(0))]
+        for entry in self.fit.order:
+            mine = left.get(entry.letter, [])
+            while mine and mine[0].what is not What.ADJUST:
+                yield [(entry.letter, mine.pop(0))]
+        for what in (What.SCRIBE, What.TRIM, What.ADJUST, What.LOOK):
+            yield from _taken(left, what)
 
     @cached_property
     def at_hand(self) -> JobStep | None:
@@ -189,6 +248,15 @@ class Bench:
     @cached_property
     def _ticked(self) -> frozenset[str]:
         return frozenset(self.book.ticked)
+
+
+def _taken(left: dict[str, list[Step]], what: What) -> Iterator[list[tuple[str, Step]]]:
+    """Take the steps of a kind out of what is left, and return them one by one."""
+    for letter, steps in left.items():
+        while any(step.what is what for step in steps):
+            step = next(step for step in steps if step.what is what)
+            steps.remove(step)
+            yield [(letter, step)]
 
 
 #: The bench of the project at hand: asked for by snags, screen and paper alike.

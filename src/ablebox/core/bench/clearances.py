@@ -13,10 +13,10 @@ from math import hypot
 
 from ..assembly.part import Assembly, Placed
 from ..assembly.role import PartKind
-from ..case.base_hung import Hung
 from ..lengths import Length, inches
 from ..order.doubts import Doubts
 from ..reckoning import Origin, Reckoned
+from ..run.members import hangs
 from ..shop.made import Made
 from .doubt import Clearance, DoubtTerm, likely, worst
 
@@ -213,7 +213,7 @@ def _in_the_room(made: Made) -> Iterator[Clearance]:
         )
     for case, assembly in made.built:
         place = made.place(case.letter)
-        if place is None or isinstance(case.kick, Hung):
+        if place is None or hangs(case):
             continue
         line = next(each for each in made.lines if place in each.places)
         ceiling = made.rooms[line.wall - 1].wall.ceiling

@@ -9,6 +9,7 @@ from __future__ import annotations
 
 from ..order.pins import Pins
 from .bench import Bench
+from .fitting import IN_ROOM, before_it
 from .gates import lines
 from .step import Step
 from .verb import Gate, What
@@ -32,9 +33,12 @@ def needs(bench: Bench) -> dict[int, tuple[int, ...]]:
         mine: set[int] = set()
         for letter, step in job.rows:
             mine |= {number[letter, key] for key in (*step.after, *_asked(bench, letter, step))}
+            mine |= {number[each] for each in before_it(bench.fit, letter, step) if each in number}
             if not _is_aside(bench, letter, step):
                 mine |= {last[letter]} if letter in last else set()
                 last[letter] = job.n
+        if job.step.what is What.LOOK:
+            mine |= {other.n for other in bench.steps if other.n < job.n and other.step.what in IN_ROOM}
         if blocks is not None and job.step.what in _BY_BLOCKS:
             mine.add(blocks)
         found[job.n] = tuple(sorted(mine - {job.n}))

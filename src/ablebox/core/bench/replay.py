@@ -31,6 +31,8 @@ _FLAT = {"hinge-cup", "hinge-arm", "clip"}
 _SLANTING = {"mitre", "bevel", "corner cut off"}
 #: Fasteners with no tool behind them.
 _GLUED = {"dowel", "biscuit"}
+#: What sets a case in the room: fronts, boxes and loose shelves are out from then until it is adjusted.
+_SETS = {"stand", "lift"}
 #: The nose of a nailer (common practice).
 _NAILER = 3.2
 
@@ -100,6 +102,10 @@ class _Case:
         finished: set[str] = set()
         at = 0
         for step in steps:
+            if step["verb"] in _SETS:
+                out |= set(step["pieces"])
+            elif step["verb"] == "adjust":
+                out.clear()
             for put in step["puts"]:
                 pieces = set(put["pieces"]) & self.solids.keys()
                 if not pieces:
@@ -115,13 +121,16 @@ class _Case:
                 else:
                     others = placed - pieces
                     placed |= pieces
+                others -= out if pieces <= placed else set()
                 if others and not self._comes_in(pieces, others, hung, put["way"]):
                     yield f"step {step['n']}: {', '.join(sorted(pieces))} cannot come in"
             for name in step["does"]:
                 if name in self.hardware and self.hardware[name]["kind"] not in _FLAT:
                     hung.add(name)
                 if name not in done:
-                    yield from self._done(name, placed, apart, hung, step["n"])
+                    # What is out is in nobody's way, with the hardware that moves with it.
+                    gone = {h for h in hung if set(self.hardware[h]["holds"]) & out & placed}
+                    yield from self._done(name, placed - out, apart, hung - gone, step["n"])
                 done.add(name)
             yield from self._glued(step, placed, apart)
             if step["verb"] == "take-off":

@@ -25,6 +25,11 @@ class Verb(Enum):
     CHECK = "check"
     TAKE_OFF = "take-off"
     CARRY = "carry"
+    LEVEL = "level"
+    STAND = "stand"
+    LIFT = "lift"
+    SCRIBE = "scribe"
+    ADJUST = "adjust"
 
 
 class Gate(Enum):
@@ -87,3 +92,12 @@ class What(Enum):
     CHECK = "check"
     OFF = "off"
     CARRY = "carry"
+    BEFORE = "before carrying in"
+    LINE = "level line"
+    WALL_RAILS = "wall rails"
+    STAND = "stand"
+    HANG_UP = "hang"
+    SCRIBE = "scribe"
+    TRIM = "trim"
+    ADJUST = "adjust"
+    LOOK = "last look"

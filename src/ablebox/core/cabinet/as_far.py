@@ -24,8 +24,9 @@ from .design import Case
 
 
 def as_far_as_it_goes(
-    case: Case, rack: Rack, units: Units, measured: Mapping[str, Length], width: Reckoned | None, under: Reckoned | None
-) -> Assembly:
+    case: Case, rack: Rack, units: Units, measured: Mapping[str, Length], width: Reckoned | None, under: Reckoned | None,
+    tied: Mapping[str, Reckoned] | None = None,
+) -> Assembly:  # fmt: skip
     """Return what of a case can be set out; its outside sizes alone where nothing can.
 
     Args:
@@ -35,13 +36,14 @@ def as_far_as_it_goes(
         measured: measurements that overrule sums, by key.
         width: its width where that follows from the run.
         under: the width of all cases on its base.
+        tied: sums of its sizes that follow another's, by key.
     """
     for less in _less(case):
         try:
-            return build(less, rack, units, measured, width, under)
+            return build(less, rack, units, measured, width, under, tied=tied)
         except (AbleBoxError, KeyError):
             continue
-    book = Book(f"{case.letter}/", measured)
+    book = Book(f"{case.letter}/", measured, tied=tied or {})
     outside = (
         width or book.chosen(case.width, "case width", "width"),
         book.chosen(case.height, "case height", "height"),

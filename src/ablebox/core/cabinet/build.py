@@ -61,6 +61,7 @@ def build(
     lies_on: LiesOn | None = None,
     seen: Mapping[str, SeenEnd] | None = None,
     avoid: tuple[Box, ...] = (),
+    tied: Mapping[str, Reckoned] | None = None,
 ) -> Assembly:
     """Build a case into parts placed in space.
 
@@ -74,12 +75,13 @@ def build(
         lies_on: all that its counter lies on, where others stand beside the case.
         seen: how those of its ends look that are seen, by side.
         avoid: hinges its shelves keep clear of, once they are known.
+        tied: sums of its sizes that follow another's, by key.
 
     Raises:
         SizeImpossible: if the choices leave a part with no size.
         KeyError: if the rack lacks stock the design names.
     """
-    shell = shell_of(case, rack, units, Book(f"{case.letter}/", measured or {}), width)
+    shell = shell_of(case, rack, units, Book(f"{case.letter}/", measured or {}, tied=tied or {}), width)
     if isinstance(case.plan, Diagonal):
         return build_diagonal(case, case.plan, shell)
     seen = seen or {}
@@ -116,7 +118,7 @@ def build(
     hinges = tuple(each.box for each in fronts.fittings if each.kind in _IN_THE_WAY)
     if not avoid and any(p.role.kind is PartKind.SHELF and p.box.meets(box) for p in before for box in hinges):
         # Shelves lie on other pins then; where the hinges are does not depend on them.
-        return build(case, rack, units, measured, width, under, lies_on, seen, hinges)
+        return build(case, rack, units, measured, width, under, lies_on, seen, hinges, tied)
     for side, other in case.side_faces:
         there = tuple(work.worked(part) for part in work.parts)
         with arising_at(PLACES[side]):

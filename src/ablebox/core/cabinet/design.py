@@ -84,6 +84,7 @@ from ..fronts.making.slab import Slab
 from ..fronts.none import NoFronts
 from ..fronts.side_face import PLACES
 from ..lengths import ZERO, Length, inches
+from .support import Support
 
 Frame = Frameless | FaceFrame
 Kick = NotchedKick | BaseFrame | Feet | Skirt | Legs | Casters | Hung
@@ -173,6 +174,7 @@ class Case:
         plan: its form seen from above.
         left_seen: how its left end looks where it is seen.
         right_seen: how its right end looks where it is seen.
+        on: what it stands on; ``None`` for the floor, or where it hangs.
     """
 
     letter: str
@@ -207,6 +209,7 @@ class Case:
     plan: Plan = field(default_factory=Straight)
     left_seen: SeenEnd = field(default_factory=Undecided)
     right_seen: SeenEnd = field(default_factory=Undecided)
+    on: Support | None = None
 
     def __post_init__(self) -> None:
         if not (self.letter.isascii() and self.letter.isalpha() and self.letter.isupper() and len(self.letter) <= 2):
@@ -217,6 +220,13 @@ class Case:
             raise ValueError("walls are counted from 1, and a case hangs over the floor")
         if not 1 <= self.copies <= 99:
             raise ValueError("a case is made once to 99 times")
+        if self.on is not None and self.on.letter == self.letter:
+            raise ValueError("a case does not stand on itself")
+
+    @property
+    def is_hung(self) -> bool:
+        """Whether it hangs on the wall."""
+        return isinstance(self.kick, Hung) and self.on is None
 
     @property
     def side_faces(self) -> list[tuple[str, FaceFronts]]:

@@ -14,6 +14,7 @@ from ..assembly.role import FRAMES, PartKind, Role
 from ..assembly.uses import Use
 from ..bench.bench import Bench, JobStep
 from ..bench.by_piece import CALLED
+from ..bench.fitting import is_of_room
 from ..bench.gates import Ask, GateLine, closed
 from ..bench.lots import DADO
 from ..bench.step import Step
@@ -27,6 +28,7 @@ from ..parts.words import drill
 from ..project.placed import FILLER
 from ..schedule.durations import Durations
 from ..shop.weights import lifting
+from . import fit_words
 from .way_words import dust, from_words, listed, plural, way_words
 
 #: Titles: what a ticket says.
@@ -41,7 +43,7 @@ TITLES = {
     What.LEAVES: "make doors", What.HINGES: "hinges", What.PLATES: "plates", What.BOXES_IN: "boxes in", What.DIVIDERS: "dividers",
     What.DOORS: "doors on", What.FRONTS: "fronts on", What.PULLS: "pulls", What.COUNTER_MADE: "make counter",
     What.COUNTER: "counter on", What.FITTINGS: "fittings", What.SHELVES: "loose shelves", What.CHECK: "check",
-    What.OFF: "take out", What.CARRY: "carry in",
+    What.OFF: "take out", What.CARRY: "carry in", **fit_words.TITLES,
 }  # fmt: skip
 _TOOLS = {
     What.JIGS: "saw with stop block, plane, rule, pencil", What.SAW: "saw, stops, labels",
@@ -51,7 +53,7 @@ _TOOLS = {
     What.SQUARE: "tape or two sticks", What.OPENINGS: "tape or two sticks", What.SLIDES: "spacer blocks, driver",
     What.BOX_SLIDES: "driver, square", What.DOORS: "driver, shims", What.FRONTS: "ledge, shims, clamps, driver",
     What.PULLS: "drilling guide, driver", What.CHECK: "square, eyes and hands", What.CARRY: "a helper, straps", What.OFF: "driver, tape, pencil",
-    What.SHELVES: "hands", What.HINGES: "driver", What.PLATES: "driver, plate jig", What.DIVIDERS: "hands",
+    What.SHELVES: "hands", What.HINGES: "driver", What.PLATES: "driver, plate jig", What.DIVIDERS: "hands", **fit_words.TOOLS,
 }  # fmt: skip
 #: What is done to the parts of the case and, later, to those of boxes and fronts.
 _OF_LOTS = frozenset({What.SAW, What.MARK, What.TEST, What.MACHINE, What.BAND, What.PINS, What.BORE, What.PREFINISH})
@@ -196,6 +198,8 @@ class BenchWords:
     def ask(self, letter: str, key: str) -> tuple[str, Length | None]:
         """Return what is asked for in words, and the number as it was reckoned; ``None`` where it was not."""
         rest = key.partition("/")[2]
+        if is_of_room(key):
+            return fit_words.asked(key), None
         if rest.endswith(DIAGONALS):
             up = "up" if rest.endswith(DIAGONALS[0]) else "down"
             of = rest.rpartition("/")[0].replace(".", " ").replace("-", " ")
@@ -281,6 +285,8 @@ class BenchWords:
                 yield "Number each with its place on tape."
             case What.CHECK:
                 yield "Doors and drawers run free, gaps are even, nothing rocks."
+            case what if what in fit_words.TITLES:
+                yield from fit_words.done(self.bench.fit, letter, step, self.codes(letter, step.roles))
             case What.CARRY:
                 yield f"Case {letter} weighs {lifting(self.made, self.bench.assembly(letter))}."
                 yield "Clear the way, protect the floor."
@@ -415,6 +421,8 @@ class BenchWords:
                 yield "Lift with two, with straight backs; what can tip is tied to the wall. Wiring, gas and water are for licensed trades; local codes decide."
             case What.COUNTER:
                 yield "Lift with two."
+            case what if what in fit_words.TITLES:
+                yield from fit_words.cautions(self.bench.fit, what, job.letters)
 
     def _stuffs(self, job: JobStep) -> set[str]:
         """Return what the parts of a step are made of."""
@@ -437,8 +445,8 @@ class BenchWords:
                 return "pairs level, front ends set back alike"
             case What.TEST:
                 return "the part goes in by hand and does not fall out"
-            case _:
-                return ""
+            case what:
+                return fit_words.checked(what)
 
     def gate_line(self, letter: str, gated: Step, line: GateLine) -> str:
         """Return a line of the gate before a step in words."""

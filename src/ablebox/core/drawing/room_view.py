@@ -193,8 +193,8 @@ def _studs(drawing: Drawing, room: Measured, height: float) -> None:
     for i, stud in enumerate(room.wall.studs, start=1):
         key = f"key:{room.prefix}stud.{i}"
         drawing.add(
-            Path(((stud.mm, 0.0), (stud.mm, height)), "line", 2.2, True),
-            Label(stud.mm, 0, str(i), 9, "middle", "quiet", hot=key, shift=(0, -9)),
+            Path(((stud.at.mm, 0.0), (stud.at.mm, height)), "line", 2.2, True),
+            Label(stud.at.mm, 0, str(i), 9, "middle", "quiet", hot=key, shift=(0, -9)),
         )
     if room.wall.studs:
         drawing.add(Label(-_WALL, 0, "studs", 9, "end", "quiet", shift=(-8, -9)))

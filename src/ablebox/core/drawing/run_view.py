@@ -61,7 +61,7 @@ def _room(drawing: Drawing, room: Measured, width: float, height: float, ceiling
     elif room.ceiling is not None:
         drawing.add(Path(((-_SIDE, ceiling), (width + _SIDE, ceiling)), "ink", 1.2))
     for stud in wall.studs:
-        drawing.add(Path(((stud.mm, 0.0), (stud.mm, ceiling)), "line", 1.4, True))
+        drawing.add(Path(((stud.at.mm, 0.0), (stud.at.mm, ceiling)), "line", 1.4, True))
     for obstacle in wall.obstacles:
         x, z = obstacle.x.mm, obstacle.low.mm
         drawing.add(

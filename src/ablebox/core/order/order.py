@@ -10,6 +10,7 @@ from .answer import Answer
 from .back import Back
 from .batch import Batch
 from .finish import Finish
+from .first import First
 from .frame import Frame
 from .fronts import Fronts
 from .pins import Pins
@@ -30,6 +31,7 @@ class Order:
         fronts: where fronts are fitted.
         top: when the counter goes on.
         batch: whether cases are worked one by one.
+        first: whether what hangs or what stands goes into the room first.
     """
 
     pins: Pins = Pins.LOOSE
@@ -40,11 +42,13 @@ class Order:
     fronts: Fronts = Fronts.BENCH
     top: Top = Top.AFTER
     batch: Batch = Batch.CASE
+    first: First = First.UPPERS
 
 
 #: Every question with its answers, by the name of its field.
 QUESTIONS: dict[str, type[Answer]] = {
     "pins": Pins, "back": Back, "frame": Frame, "finish": Finish, "slides": Slides, "fronts": Fronts, "top": Top, "batch": Batch,
+    "first": First,
 }  # fmt: skip
 
 

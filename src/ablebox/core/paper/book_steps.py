@@ -5,14 +5,13 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from ..bench.bench import JobStep, bench_of
-from ..bench.by_piece import CALLED
+from ..bench.bench import NAMES, JobStep, bench_of
 from ..bench.gates import lines
 from ..bench.step import CaseSteps, Step
 from ..bench.verb import Gate, What
 from ..drawing.bench_words import BenchWords, gate_title
+from ..drawing.job_view import job_view
 from ..drawing.replay import fitted, replay
-from ..drawing.step_view import step_view
 from ..jigs.blocks import blocks, sizes
 from .pages import EDGE, Pages
 
@@ -45,7 +44,7 @@ def steps_pages(book: Pages, letter: str) -> None:
         return
     case = bench.case(letter)
     words = BenchWords(bench)
-    name = f"{letter}  {book.made.project.case(letter).name}" if bench.is_case(letter) else CALLED[letter]
+    name = f"{letter}  {book.made.project.case(letter).name}" if bench.is_case(letter) else NAMES[letter]
     title = f"{name}: at the bench"
     under = f"{len(case.steps)} steps in an order that was built in space; tick what is done, write what came out."
     made_first = _first(book, letter)
@@ -154,7 +153,7 @@ def _step(book: Pages, letter: str, case: CaseSteps, block: _Block, x: float, wi
         book.y += _LINE
     if block.picture:
         codes = {role: part.code for part in book.made.parts if part.case == letter for role in part.roles}
-        view = step_view(bench_of(book.made).assembly(letter), case, step, codes, named=False)
+        view = job_view(bench_of(book.made), letter, step, codes, named=False)
         replay(view, book.canvas, fitted(view, x + wide - _WIDE, top - 9, _WIDE, _HIGH))
     book.y = top + block.height
     book.canvas.polyline([(x, book.y - 12), (x + wide, book.y - 12)], "line", 0.6, False)

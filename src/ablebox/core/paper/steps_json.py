@@ -4,15 +4,20 @@
 from __future__ import annotations
 
 from collections.abc import Iterable
+from functools import cached_property
 from typing import Any
 
 from ..assembly.part import Assembly
 from ..bench.bench import Bench, JobStep
 from ..bench.needs import needs
-from ..bench.step import Put
+from ..bench.step import Put, Step
 from ..bench.thing import Thing, ThingKind
+from ..bench.verb import What
 from ..bench.way import ASLANT, Move
+from ..fit.fillers import beside_filler
+from ..fit.links import anchors_of, into_neighbours_stile, links_of
 from ..lengths import Length
+from ..project.placed import FILLER
 from ..shop.objects import Pieces, objects
 from .parts_json import mm
 
@@ -78,6 +83,7 @@ class _Telling:
                 puts += [self._put(letter, copy, assembly, put) for put in each.puts]
                 does += self._named(letter, copy, each.does)
                 does += [self.pieces.piece(letter, role, copy) for role in each.glued]
+                does += self._in_room(letter, each) if copy == 1 else []
                 closes += self._named(letter, copy, each.closes)
                 about += [self.pieces.piece(letter, role, copy) for role in each.roles]
         return {
@@ -87,6 +93,32 @@ class _Telling:
             "gate": next((each.gate.value for _, each in job.rows if each.gate.value), ""),
             "proven": all(each.stuck is None for _, each in job.rows),
         }  # fmt: skip
+
+    def _in_room(self, letter: str, step: Step) -> list[str]:
+        """Return the ids of the screws that hold something to its neighbours and to the building."""
+        fit = self.bench.fit
+        match step.what:
+            case What.STAND | What.HANG_UP:
+                screws = [each.fastener for _, each in links_of(fit, letter)]
+                screws += [each.fastener for each in anchors_of(fit, letter)]
+            case What.FRAME_MADE:
+                screws = into_neighbours_stile(fit, letter)
+            case What.SCRIBE:
+                beside = beside_filler(fit, int(step.roles[0].partition(".")[0]))
+                screws = [j.fastener for j in self.made.joined if j.other == FILLER and j.letter in beside]
+            case _:
+                return []
+        return [self._joined[id(screw)] for screw in screws if id(screw) in self._joined]
+
+    @cached_property
+    def _joined(self) -> dict[int, str]:
+        """The ids of all screws between cases, and to fillers and the building."""
+        return {
+            id(joined.fastener): name
+            for _, assembly in self.made.built
+            for one in objects(self.made, assembly, 1, self.pieces)
+            for name, joined in one.fasteners
+        }
 
     def _put(self, letter: str, copy: int, assembly: Assembly, put: Put) -> dict[str, Any]:
         pieces = [self.pieces.piece(letter, role, copy) for role in put.roles]

@@ -157,6 +157,12 @@ def _wall_choice(project: Project, key: str, number: int, rest: str) -> Choice |
         return Choice(key, words, getattr(island, name), ZERO, lambda v: put(island=replace(island, **{name: v})))
     if rest == "allowance":
         return Choice(key, "fit allowance", wall.allowance, ZERO, lambda value: put(allowance=value))
+    if rest in _LEANS:
+        name, words = _LEANS[rest]
+        return Choice(key, words, getattr(wall, name), ZERO - _DEEP, lambda v: put(**{name: v}))
+    if rest in ("lining", "struck"):
+        words = {"lining": "lining of the wall", "struck": "line the floor is read down from"}[rest]
+        return Choice(key, words, getattr(wall, rest), ZERO, lambda v: put(**{rest: v}), lambda: put(**{rest: None}))
     rest = rest.removesuffix(".read")
     if rest in SINGLE:
         name = rest
@@ -166,7 +172,7 @@ def _wall_choice(project: Project, key: str, number: int, rest: str) -> Choice |
             return Choice(key, words, None, _THIN, lambda v: put(**{name: _read(wall, _SINGLE_PLACES[name], v)}))
         words = _SINGLE_WORDS.get(name, name)
         return Choice(key, f"{words} reading", reading.read, _THIN, lambda v: put(**{name: replace(reading, read=v)}))
-    found = re.fullmatch(r"(width|stud|floor|ceilings|obstacle)\.(\d+)(?:\.(\w+))?", rest)
+    found = re.fullmatch(r"(width|stud|joist|floor|ceilings|obstacle)\.(\d+)(?:\.(\w+))?", rest)
     if found is None:
         return None
     what, at, part = found[1], int(found[2]) - 1, found[3] or ""
@@ -189,12 +195,25 @@ def _wall_choice(project: Project, key: str, number: int, rest: str) -> Choice |
             clear = partial(put_row, replace(old, up=None))
             return Choice(key, words, old.up, ZERO, lambda v: put_row(replace(old, up=v)), clear)
         return Choice(key, f"reading at {old.place}", old.read, _THIN, lambda v: put_row(replace(old, read=v)))
-    if what == "stud":
-        return Choice(key, f"stud {at + 1}", rows[at], ZERO, put_row)
+    if what == "joist":
+        return Choice(key, f"joist {at + 1}", rows[at], ZERO, put_row)
+    if what == "stud" and not part:
+        return Choice(
+            key, f"{rows[at].kind.words} {at + 1}", rows[at].at, ZERO, lambda v: put_row(replace(rows[at], at=v))
+        )
+    if what == "stud" and part == "up" and rows[at].up is None:
+        return None
     if part not in _PARTS.get(what, ()):
         return None
-    words = f"{_PARTS[what][part]} of {rows[at].words if what == 'obstacle' else f'height {at + 1}'}"
-    least = _THIN if part in ("width", "height") else ZERO - _DEEP if (what, part) == ("floor", "high") else ZERO
+    of = f"height {at + 1}"
+    if what == "obstacle":
+        of = rows[at].words
+    elif what == "stud":
+        of = f"{rows[at].kind.words} {at + 1}"
+    words = f"{_PARTS[what][part]} of {of}"
+    least = (
+        _THIN if part in ("width", "height", "wide") else ZERO - _DEEP if (what, part) == ("floor", "high") else ZERO
+    )
     return Choice(key, words, getattr(rows[at], part), least, lambda v: put_row(replace(rows[at], **{part: v})))
 
 
@@ -216,14 +235,19 @@ _PLACES = ("floor", "counter", "top", "eye height")
 _SINGLE_WORDS = {"rising": "diagonal, up to the right", "falling": "diagonal, down to the right"}
 _SINGLE_PLACES = {"ceiling": "ceiling", "mouth": "mouth", "rising": "up to the right", "falling": "down to the right"}
 #: The lists of a wall by what their keys are called, and the sizes in their rows.
-_ROWS = {"width": "widths", "stud": "studs", "floor": "floor", "ceilings": "ceilings", "obstacle": "obstacles"}
+_ROWS = {"width": "widths", "stud": "studs", "floor": "floor", "ceilings": "ceilings", "obstacle": "obstacles", "joist": "joists"}  # fmt: skip
 _PARTS = {
-    "floor": {"at": "place", "high": "height"},
+    "floor": {"at": "place", "high": "height", "out": "way out from the wall"},
+    "stud": {"wide": "width", "up": "height over the floor"},
     "ceilings": {"at": "place", "high": "height"},
     "obstacle": {
         "x": "place", "low": "height over the floor", "width": "width", "height": "height", "out": "depth",
     },
 }  # fmt: skip
+_LEANS = {
+    "lean.left": ("lean_left", "how far the top at the left stands in"),
+    "lean.right": ("lean_right", "how far the top at the right stands in"),
+}
 #: How far a floor may fall below the line its heights are told from.
 _DEEP = millimetres(2000)
 
@@ -258,7 +282,7 @@ def _corner_choice(project: Project, key: str, rest: str) -> Choice | None:
 def _space_choice(project: Project, key: str, rest: str) -> Choice | None:
     """Return the choice behind a size of a space: ``space/2.width``."""
     outside = ("width", "height", "depth")
-    found = rows.named(rest, (*outside, "air", "behind", "above", "scribe"), project.spaces)
+    found = rows.named(rest, (*outside, "air", "behind", "above", "scribe", "kick"), project.spaces)
     if found is None:
         return None
     number, space, part = found

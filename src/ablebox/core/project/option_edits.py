@@ -26,7 +26,7 @@ class OptionRefused(AbleBoxError):
 
 
 def _choices(project: Project) -> Choices:
-    return Choices(project.cases, project.spaces, project.strips, project.loose, project.coats)
+    return Choices(project.cases, project.spaces, project.strips, project.loose, project.coats, project.ties)
 
 
 def names(project: Project) -> list[str]:
@@ -70,7 +70,8 @@ def chosen(project: Project, name: str) -> Project:
 
 def _taken(project: Project, name: str, others: dict[str, Choices], mine: Choices) -> Project:
     return replace(
-        project, option=name, options=others, cases=mine.cases, spaces=mine.spaces, strips=mine.strips, loose=mine.loose, coats=mine.coats
+        project, option=name, options=others, cases=mine.cases, spaces=mine.spaces, strips=mine.strips, loose=mine.loose, coats=mine.coats,
+        ties=mine.ties,
     )  # fmt: skip
 
 

@@ -8,6 +8,7 @@ from typing import Any
 
 from ..cabinet.metric import metric
 from ..lengths import ZERO, Length, inches, millimetres
+from ..room.backing import Stud
 from ..room.island import Island
 from ..room.obstacle import usual
 from ..room.reading import Method, Reading
@@ -139,9 +140,9 @@ def with_method(project: Project, number: int, index: int | str, method: Method)
 
 def with_studs(project: Project, number: int, first: Length, spacing: Length) -> Project:
     """Return the project with studs on a wall from the first found one on, as far apart as is usual there."""
-    wall, at, found = project.wall(number), first, []
+    wall, at, found = project.wall(number), first, list[Stud]()
     while at < _width(wall):
-        found.append(at)
+        found.append(Stud(at))
         at += spacing
     return change_wall(project, number, studs=tuple(found))
 

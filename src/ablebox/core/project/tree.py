@@ -13,6 +13,7 @@ from ..cabinet.design import Case
 from ..cabinet.kinds import starting_case
 from ..coats.book import CoatBook
 from ..days.book import DaysBook
+from ..fit_book import FitBook
 from ..lengths import ZERO, Length, inches, millimetres
 from ..log.entry import Entry
 from ..order.book import BenchBook
@@ -20,6 +21,7 @@ from ..room.room import Room
 from ..room.wall import Wall, first_readings
 from ..run.space import RunSpace
 from ..run.strip import RunStrip
+from ..run.tie import Tie
 from ..stock import Board, BoardGoods, Edging, Grain, Rack, Saw, Sheet, SheetGoods
 from ..units import System, Units
 
@@ -160,6 +162,7 @@ class Choices:
         strips: its strips.
         loose: its parts that belong to no case.
         coats: its finish.
+        ties: sizes in it that follow another's.
     """
 
     cases: tuple[Case, ...]
@@ -167,6 +170,7 @@ class Choices:
     strips: tuple[RunStrip, ...]
     loose: tuple[LoosePart, ...]
     coats: CoatBook
+    ties: tuple[Tie, ...] = ()
 
 
 _CODE = re.compile(r"[A-Za-z]+-\d+")
@@ -200,6 +204,8 @@ class Project:
         log: what was done, decided, learnt and is open, the oldest first.
         option: what the option at hand is called; empty while there is only one.
         options: the other options, by what they are called.
+        ties: sizes that follow another's.
+        fit: what is kept of the fitting.
     """
 
     name: str
@@ -224,6 +230,8 @@ class Project:
     log: tuple[Entry, ...] = ()
     option: str = ""
     options: Mapping[str, Choices] = field(default_factory=dict)
+    ties: tuple[Tie, ...] = ()
+    fit: FitBook = FitBook()
 
     def __post_init__(self) -> None:
         letters = [case.letter for case in self.cases]
@@ -266,6 +274,9 @@ class Project:
                 raise ValueError(f"the part “{part.name}” names sheets “{part.goods}”, which the project does not have")
         if any(length <= ZERO for length in self.measured.values()):
             raise ValueError("a measured size is above 0")
+        for each in self.ties:
+            if sum((other.case, other.same) == (each.case, each.same) for other in self.ties) > 1:
+                raise ValueError(f"the {each.same.words} of case {each.case} follows two things")
         self._check_names()
 
     def _check_names(self) -> None:

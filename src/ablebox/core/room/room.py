@@ -22,16 +22,20 @@ class Way:
         width: clear.
         height: clear.
         turn: how far one can go straight on behind it before turning; ``None`` if there is no turn.
+        room: number of the room it leads to, from 1.
     """
 
     name: str
     width: Length
     height: Length
     turn: Length | None = None
+    room: int = 1
 
     def __post_init__(self) -> None:
         if self.width <= ZERO or self.height <= ZERO or (self.turn is not None and self.turn <= ZERO):
             raise ValueError("a way in has a width and a height above 0")
+        if self.room < 1:
+            raise ValueError("rooms are counted from 1")
 
 
 @dataclass(frozen=True, slots=True)
@@ -71,21 +75,28 @@ class Corner:
 
 @dataclass(frozen=True, slots=True)
 class Room:
-    """The room.
+    """What was measured: one room, or several.
 
     Args:
-        walls: as one turns to the right; the first is the one one begins with.
+        walls: of all rooms, of each as one turns to the right; the first is the one one begins with.
         tape_body: the length printed on the tape's body.
         ways: what everything must pass on its way in.
         corners: how square they are.
+        names: what the rooms are called.
     """
 
     walls: tuple[Wall, ...] = (Wall(),)
     tape_body: Length = inches(3)
     ways: tuple[Way, ...] = ()
     corners: tuple[Corner, ...] = ()
+    names: tuple[str, ...] = ("Room",)
 
     def __post_init__(self) -> None:
+        numbers = [wall.room for wall in self.walls] + [way.room for way in self.ways]
+        if not self.names or any(number > len(self.names) for number in numbers):
+            raise ValueError("a wall and a way in belong to a room there is")
+        if [wall.room for wall in self.walls] != sorted(wall.room for wall in self.walls):
+            raise ValueError("the walls of one room stand one after the other")
         if not self.walls:
             raise ValueError("a room has a wall")
         if self.tape_body < ZERO:

@@ -7,13 +7,14 @@ The smallest width governs; of heights, the highest floor and the lowest ceiling
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from enum import Enum
 from functools import cached_property
 from itertools import pairwise
 
 from ..lengths import ZERO, Length, inches
 from ..reckoning import Book, Origin, Reckoned, leaf
+from .backing import Backing, Stud
 from .island import Island
 from .obstacle import Obstacle
 from .reading import Method, Reading
@@ -45,14 +46,16 @@ class Level:
 
     Args:
         at: from the wall's left end.
-        high: over the level line the heights are told from; the floor may be below it.
+        high: over the level line the heights are told from, or down from the wall's own line; the floor may be below it.
+        out: how far out of the wall; ceilings are told at the wall.
     """
 
     at: Length
     high: Length
+    out: Length = ZERO
 
     def __post_init__(self) -> None:
-        if self.at < ZERO:
+        if self.at < ZERO or self.out < ZERO:
             raise ValueError("a height is told at a place along the wall")
 
 
@@ -73,9 +76,17 @@ class Wall:
         right: what is at its right end.
         floor: how high the floor is along it, where it is not level.
         ceilings: how high the ceiling is along it, where it is not level: a slope, a soffit, a stair.
-        studs: where the middles of studs are, from the left end.
+        studs: what holds screws behind its face, as it was found.
         obstacles: what is on it.
         island: where it stands if it is no wall but an island; ``None`` for a wall.
+        room: number of the room it belongs to, from 1.
+        backing: what it is made of.
+        lining: how thick its lining is, as measured; ``None`` if nobody has.
+        struck: how high a line over the level the floor's heights are told from, a laser's or a water level's, from which they were
+            read downward; ``None`` where they are told upward.
+        joists: where the middles of joists cross over it, from the left end.
+        lean_left: how far the top of what is at its left end stands farther into the room than its foot; below 0 if it leans back.
+        lean_right: the same of its right end.
     """
 
     name: str = "Alcove"
@@ -89,9 +100,16 @@ class Wall:
     right: End = End.WALL
     floor: tuple[Level, ...] = ()
     ceilings: tuple[Level, ...] = ()
-    studs: tuple[Length, ...] = ()
+    studs: tuple[Stud, ...] = ()
     obstacles: tuple[Obstacle, ...] = ()
     island: Island | None = None
+    room: int = 1
+    backing: Backing = Backing.FRAMED
+    lining: Length | None = None
+    struck: Length | None = None
+    joists: tuple[Length, ...] = ()
+    lean_left: Length = ZERO
+    lean_right: Length = ZERO
 
     def __post_init__(self) -> None:
         if self.allowance < ZERO:
@@ -100,13 +118,22 @@ class Wall:
         if len(set(places)) != len(places):
             raise ValueError("two readings of width have the same place")
         for levels in (self.floor, self.ceilings):
-            stations = [level.at for level in levels]
+            stations = [(level.at, level.out) for level in levels]
             if len(set(stations)) != len(stations):
                 raise ValueError("two heights are told at the same place")
         if any(level.high <= ZERO for level in self.ceilings):
             raise ValueError("a ceiling is above the floor")
-        if any(stud < ZERO for stud in self.studs):
-            raise ValueError("a stud is at a place along the wall")
+        if any(joist < ZERO for joist in self.joists):
+            raise ValueError("a joist is at a place along the wall")
+        if self.room < 1 or (self.lining is not None and self.lining < ZERO):
+            raise ValueError("rooms are counted from 1, and a lining is 0 or more thick")
+
+    @property
+    def floor_levels(self) -> tuple[Level, ...]:
+        """The floor's heights over the level line, whichever way they were read."""
+        if self.struck is None:
+            return self.floor
+        return tuple(replace(level, high=self.struck - level.high) for level in self.floor)
 
 
 def height_at(levels: Sequence[Level], at: Length) -> Length | None:

@@ -11,7 +11,7 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from ..cabinet.design import Case
-from ..lengths import ZERO, inches
+from ..lengths import ZERO, Length, inches
 from ..reckoning import Origin, Reckoned, added_up
 from ..room.wall import End, Measured
 from .members import Member, hangs, lowest, members
@@ -41,6 +41,8 @@ def lines(
     before: list[tuple[Line, Measured]] = []
     for room in walls:
         floor: Line | None = None
+        if before and before[0][1].wall.room != room.wall.room:
+            before = []
         for upper in (False, True):
             row = members(room.number, cases, spaces, upper)
             corner = in_the_corner(before, row, spaces, upper)
@@ -98,6 +100,7 @@ def _line(
         else:
             width = taken(case, own, panels)
             low = case.hang if upper else ZERO
+            x = max(x, on_at(case, places, floor)) if case.on is not None else x
             thick = panels.get(case.letter, {})
             both = tuple(thick[side].length if side in thick else ZERO for side in ("left", "right"))
             places.append(Place(case.letter, 0, width, x, low, low + case.height, case.depth, both))  # type: ignore[arg-type]
@@ -113,6 +116,15 @@ def _line(
     short = usable is not None and total is not None and usable.length - total.length >= GAP
     open_left, open_right = room.wall.left is End.OPEN, room.wall.right is End.OPEN or short
     return Line(room.number, upper, tuple(places), total, usable, open_left, open_right), own
+
+
+def on_at(case: Case, places: Sequence[Place], floor: Line | None) -> Length:
+    """Return where a case begins that stands on something: as far along that as was chosen."""
+    assert case.on is not None
+    below = [*(floor.places if floor is not None else ()), *places]
+    name = case.on.letter or f"space {case.on.space}"
+    found = next((place for place in below if place.name == name), None)
+    return max(ZERO, found.x + case.on.along) if found is not None else ZERO
 
 
 def _tall(row: list[Member], upper: bool, floor: Line | None) -> list[Place]:

@@ -7,7 +7,6 @@ from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 
 from ..cabinet.design import Case
-from ..case.base_hung import Hung
 from ..lengths import Length
 from .space import RunSpace
 
@@ -26,8 +25,8 @@ class Member:
 
 
 def hangs(case: Case) -> bool:
-    """Whether a case hangs on the wall."""
-    return isinstance(case.kick, Hung)
+    """Whether a case is above what stands on the floor: it hangs on the wall, or stands on something."""
+    return case.is_hung or case.on is not None
 
 
 def is_tall(case: Case) -> bool:
@@ -37,7 +36,7 @@ def is_tall(case: Case) -> bool:
 
 def lowest(cases: Iterable[Case | None]) -> Length | None:
     """Return how high the lowest hung case hangs; ``None`` if none does."""
-    return min((case.hang for case in cases if case is not None and hangs(case)), default=None)
+    return min((case.hang for case in cases if case is not None and case.is_hung), default=None)
 
 
 def members(wall: int, cases: Sequence[Case], spaces: Sequence[RunSpace], upper: bool) -> list[Member]:

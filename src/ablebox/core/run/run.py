@@ -3,13 +3,14 @@
 
 In this order, each step from those before it:
 
-1. who stands beside whom, and which ends are seen (``ends``);
-2. what stands out beside the sides: end panels, stiles that stand proud (``stiles``);
-3. the runs, and the widths that follow from them (``line``);
-4. a run that ends well before its wall shows its last end. If that end gets a panel now, 2 and 3 are done again. An end that is
+1. sizes that follow another's by rule, and how high what stands on something stands (``tie``, ``stacked``);
+2. who stands beside whom, and which ends are seen (``ends``);
+3. what stands out beside the sides: end panels, stiles that stand proud (``stiles``);
+4. the runs, and the widths that follow from them (``line``);
+5. a run that ends well before its wall shows its last end. If that end gets a panel now, 3 and 4 are done again. An end that is
    seen stays so, though its panel may take what was left: so this comes to an end, after one round a run at most;
-5. rows that touch, and what goes on over or under several: bases, tops, also round a corner (``beside``, ``bases``, ``counters``);
-6. each case's own design, with the stiles that follow (``stiles``).
+6. rows that touch, and what goes on over or under several: bases, tops, also round a corner (``beside``, ``bases``, ``counters``);
+7. each case's own design, with the stiles that follow (``stiles``).
 
 Everything later only derives from it.
 """
@@ -34,8 +35,10 @@ from .ends import SIDES, Beside, Ends, beyond, ends, look, panels
 from .line import lines
 from .place import Line, Place
 from .space import RunSpace
+from .stacked import stacked
 from .stiles import following, stands_proud
 from .taken import Panels
+from .tie import Tie, tied
 
 
 @dataclass(frozen=True, slots=True)
@@ -48,6 +51,7 @@ class Stands:
         under: the width of all cases on its base; ``None`` where that is under it alone.
         top: what its counter lies on; ``None`` if it has none, or stands in no run.
         seen: how those of its ends look that are seen, by side.
+        tied: sums of its sizes that follow another's, by key.
     """
 
     design: Case
@@ -55,6 +59,7 @@ class Stands:
     under: Reckoned | None
     top: Under | None
     seen: Mapping[str, SeenEnd]
+    tied: Mapping[str, Reckoned]
 
 
 @dataclass(frozen=True, slots=True)
@@ -98,8 +103,8 @@ class Run:
 
 
 def work_out(
-    cases: Sequence[Case], spaces: Sequence[RunSpace], rooms: Sequence[Measured], rack: Rack, units: Units
-) -> Run:
+    cases: Sequence[Case], spaces: Sequence[RunSpace], rooms: Sequence[Measured], rack: Rack, units: Units, ties: Sequence[Tie] = (),
+) -> Run:  # fmt: skip
     """Return where everything stands.
 
     Args:
@@ -108,7 +113,10 @@ def work_out(
         rooms: the walls as measured, in order.
         rack: the stock.
         units: how lengths are written in notes.
+        ties: sizes that follow another's.
     """
+    cases, follow = tied(cases, spaces, ties)
+    cases = stacked(cases, spaces, rack)
     beside = ends(cases, spaces, rooms)
     out = _stand_out(cases, beside, rack, units)
     found, widths = lines(cases, spaces, rooms, out)
@@ -135,6 +143,7 @@ def work_out(
             under_all(case.letter, row, widths),
             under(case, line, spaces, corners, beside, case.wall in round_it) if case.in_alcove else None,
             {side: each for side, each in looks.items() if each is not None},
+            follow.get(case.letter, {}),
         )
         tops[case.letter] = tuple(covered(case, line, corners))
     return Run(tuple(found), beside, tuple(tuple(row) for row in touching), tops, stands)
@@ -165,6 +174,8 @@ def _tops_round_corners(
     topped_by, numbers = topped(cases, found, corners), set()
     for before, room in pairwise(room for room in rooms if room.wall.island is None):
         places = next(line for line in found if (line.wall, line.upper) == (before.number, False)).places
+        if room.wall.room != before.wall.room:
+            continue
         if room.wall.left is End.CORNER and places and places[-1].letter in topped_by:
             numbers.add(room.number)
     return numbers

@@ -1,5 +1,5 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""What stands between cases in a run: fillers, appliances, open spaces.
+"""What stands between cases in a run: fillers, appliances, open spaces, and pieces that are there already.
 
 A filler is cut 1/2 in wider, to be scribed (common practice).
 """
@@ -18,11 +18,12 @@ class SpaceKind(Enum):
     FILLER = "filler"
     APPLIANCE = "appliance"
     OPEN = "open space"
+    FOUND = "already there"
 
     @property
     def words(self) -> str:
         """What it is called."""
-        return self.value
+        return "old piece" if self is SpaceKind.FOUND else self.value
 
 
 @dataclass(frozen=True, slots=True)
@@ -43,6 +44,7 @@ class RunSpace:
         upper: whether it is in the upper run, among hung cases.
         goods: code of the stock a filler is made of.
         scribe: what a filler is cut wider, to be scribed to the wall.
+        kick: how high the kick of a piece is that is there already; 0 if it has none.
     """
 
     wall: int
@@ -58,11 +60,12 @@ class RunSpace:
     upper: bool = False
     goods: str = ""
     scribe: Length = inches("1/2")
+    kick: Length = ZERO
 
     def __post_init__(self) -> None:
         if self.wall < 1:
             raise ValueError("walls are counted from 1")
         if (self.width is not None and self.width <= ZERO) or self.height <= ZERO or self.depth <= ZERO:
             raise ValueError("what stands in a run has sizes above 0, or no width for a share of what is left over")
-        if min(self.air, self.behind, self.above, self.scribe) < ZERO:
+        if min(self.air, self.behind, self.above, self.scribe, self.kick) < ZERO:
             raise ValueError("what is left free is 0 or more")

@@ -20,17 +20,30 @@ class Sits(Enum):
     OVER = "over"
     UNDER = "under"
     BEFORE = "before"
+    BEHIND = "behind"
+    CLEAT = "cleat"
 
     @property
     def words(self) -> str:
         """What it is called."""
-        return {"over": "on top, at the front", "under": "under them, at the front", "before": "before them"}[
-            self.value
-        ]
+        return _WORDS[self]
+
+    @property
+    def on_the_wall(self) -> bool:
+        """Whether it is screwed to the wall first, and what hangs is held by it."""
+        return self in (Sits.BEHIND, Sits.CLEAT)
 
 
+_WORDS = {
+    Sits.OVER: "on top, at the front",
+    Sits.UNDER: "under them, at the front",
+    Sits.BEFORE: "before them",
+    Sits.BEHIND: "on the wall behind them, under their tops",
+    Sits.CLEAT: "on the wall behind them, bevelled, its mate on them",
+}
 #: What strips are called, to choose from, and where each is.
-NAMES = {"crown": Sits.OVER, "cover strip": Sits.BEFORE, "light rail": Sits.UNDER, "kick board": Sits.BEFORE}
+NAMES = {"crown": Sits.OVER, "cover strip": Sits.BEFORE, "light rail": Sits.UNDER, "kick board": Sits.BEFORE, "wall rail": Sits.BEHIND,
+         "wall cleat": Sits.CLEAT}  # fmt: skip
 
 
 @dataclass(frozen=True, slots=True)
@@ -44,7 +57,7 @@ class RunStrip:
         goods: code of the sheets or boards it is cut from.
         width: of it.
         beyond: how far it goes on beyond each end, to be mitred and returned or trimmed.
-        sits: whether it stands on the cases, hangs under them, or lies before them.
+        sits: whether it stands on the cases, hangs under them, lies before them, or is on the wall behind them.
     """
 
     wall: int
@@ -77,7 +90,7 @@ def boxes_of(strip: RunStrip, line: Line, spaces: Sequence[RunSpace], thick: Len
     It stands on the front edges of what it goes along, or hangs under them; of what lies before them nobody has said how high.
     """
     found = []
-    for places in stretches(line, spaces) if strip.sits is not Sits.BEFORE else ():
+    for places in stretches(line, spaces) if strip.sits in (Sits.OVER, Sits.UNDER) else ():
         face = ZERO - max(place.depth for place in places)
         low = max(place.high for place in places)
         if strip.sits is Sits.UNDER:

@@ -48,6 +48,19 @@ class Amounts:
                 found[Rate.SLOT] += len(cuts) if step.what is What.MACHINE else len(set(cuts))
             case What.CARRY:
                 found[Rate.CARRY] += 1
+            case What.STAND | What.HANG_UP:
+                found[Rate.STAND] += 1
+                found[Rate.FASTENER] += self._driven_in_room(letter)
+            case What.BEFORE:
+                found[Rate.LINE] += len(self.bench.fit.before)
+            case What.LINE:
+                found[Rate.LINE] += max(1, len(self.bench.fit.lines))
+            case What.SCRIBE | What.TRIM | What.WALL_RAILS:
+                found[Rate.SCRIBE] += max(1, len(step.roles))
+            case What.ADJUST:
+                found[Rate.LOOK] += 2 * max(1, len(assembly.fronts))
+            case What.LOOK:
+                found[Rate.LOOK] += 2 * len(self.bench.fit.order)
             case What.OFF:
                 found[Rate.LOOK] += len({role.whole for role in step.roles})
             case what if what in _ONLY_LOOKED:
@@ -55,6 +68,11 @@ class Amounts:
             case what if what not in _COATED:
                 found += self._worked(assembly, step)
         return {rate: float(count) * self.bench.copies_of(letter) for rate, count in found.items() if count}
+
+    def _driven_in_room(self, letter: str) -> int:
+        """Return how many screws hold a case to the building and to its neighbours."""
+        made = self.bench.made
+        return sum(each.letter == letter for each in made.joined)
 
     def _worked(self, assembly: Assembly, step: Step) -> Counter[Rate]:
         found: Counter[Rate] = Counter()

@@ -21,7 +21,7 @@ _TRUST = 2
 _MOSTLY = {
     What.SAW: Rate.CUT, What.JIGS: Rate.CUT, What.MARK: Rate.MARK, What.TEST: Rate.SET_UP, What.MACHINE: Rate.SLOT, What.BAND: Rate.BAND,
     What.PINS: Rate.HOLE, What.BORE: Rate.HOLE, What.SLIDES: Rate.FITTING, What.HINGES: Rate.FITTING, What.PLATES: Rate.FITTING,
-    What.FINISH: Rate.COAT, What.PREFINISH: Rate.COAT, What.CARRY: Rate.CARRY, What.OPENINGS: Rate.LOOK, What.CHECK: Rate.LOOK,
+    What.FINISH: Rate.COAT, What.PREFINISH: Rate.COAT, What.CARRY: Rate.CARRY, What.STAND: Rate.STAND, What.HANG_UP: Rate.STAND, What.SCRIBE: Rate.SCRIBE, What.BEFORE: Rate.LINE, What.OPENINGS: Rate.LOOK, What.CHECK: Rate.LOOK,
 }  # fmt: skip
 
 

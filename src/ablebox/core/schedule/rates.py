@@ -32,6 +32,9 @@ class Rate(Enum):
     LOOK = ("look", "a number measured or a thing looked over", 90)
     COAT = ("coat", "a square foot of coat, sanding before it with it", 30)
     CARRY = ("carry", "a case carried in", 900)
+    LINE = ("line", "a line of the list of before carrying in, or a wall's level line", 900)
+    STAND = ("stand", "a case set, levelled and clamped in its place", 1800)
+    SCRIBE = ("scribe", "a filler or trim scribed and put up", 1800)
 
     def __new__(cls, value: str, words: str, seconds: int) -> Self:
         """Return a rate that is known by its value."""

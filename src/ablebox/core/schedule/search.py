@@ -75,10 +75,15 @@ def _planned(
         shaken = _shaken(todo, before, now)
         ways = [placed(lambda task: (before.get(task.n, 10**9), task.n))]
         ways.append(placed(lambda task: (task.n in shaken, before.get(task.n, 10**9), task.n)))
+        # What is put on in coats goes round what was laid between them.
+        ways.append(placed(lambda task: (before.get(task.n, 10**9) + (len(task.stages) > 1) * task.minutes, task.n)))
+        ways.append(placed(lambda task: (len(task.stages) > 1, before.get(task.n, 10**9), task.n)))
 
-        def unsteady(found: Mapping[int, Placed]) -> tuple[int, int, int]:
+        def unsteady(found: Mapping[int, Placed]) -> tuple[int, int, int, int]:
             late, end, _ = cost(found)
-            return late, sum(found[n].start // DAY != at // DAY for n, at in before.items()), end
+            moved = [(found[n].start, at) for n, at in before.items()]
+            days = sum(start // DAY != at // DAY for start, at in moved)
+            return late, days, sum(start != at for start, at in moved), end
 
         best = min(ways, key=unsteady)
     else:

@@ -156,9 +156,12 @@ class _Tasks:
 
     def _hands(self, job: JobStep) -> int:
         """Return how many people a step takes: two carry what one cannot lift, or set a heavy top on."""
+        made = self.bench.made
+        if job.step.what in (What.STAND, What.HANG_UP):
+            entries = [self.bench.fit.entry(letter) for letter in job.letters]
+            return max(2 if entry.hands > 1 else 1 for entry in entries if entry is not None)
         if job.step.what not in (What.CARRY, What.COUNTER):
             return 1
-        made = self.bench.made
         for letter, step in job.rows:
             counters = step.what is What.COUNTER
             weight = kilograms(made, made.assembly(letter), bare=True)

@@ -14,6 +14,8 @@ from ..fastening.lay_out import Shop
 from ..project.tree import Project
 from ..room.wall import Measured
 from ..run.place import Line
+from ..units import Units
+from .anchor import Anchor
 
 
 @dataclass(frozen=True, slots=True)
@@ -39,6 +41,11 @@ class Derived(Protocol):
     project: Project
     rooms: tuple[Measured, ...]
     unbuilt: dict[str, AbleBoxError]
+    units: Units
+
+    @property
+    def anchors(self) -> list[Anchor]:
+        """Everything that holds cases to the building."""
 
     @property
     def lines(self) -> tuple[Line, ...]:

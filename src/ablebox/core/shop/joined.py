@@ -1,10 +1,8 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
 """What holds cases to each other and to the wall: screws from inside one case into its neighbour, and through rails into studs.
 
-Neighbours are screwed together at front and back, four screws, six where they are tall; framed ones through their stiles.
-Into the wall goes what is left of a screw behind rail, back and a lining of 1/2 in (12.5 mm): an inch and a quarter at
-least, so screws of 2 1/2 to 3 in; one at each stud a rail crosses, at 16 in (400 mm) where no studs were measured
-(common practice). What is behind a wall is never known: find studs, pipes and wires first.
+Neighbours are screwed together at front and back, four screws, six where they are tall; framed ones through their stiles
+(common practice). What holds them to the building is told in ``anchored``.
 """
 
 from __future__ import annotations
@@ -13,20 +11,18 @@ from collections.abc import Iterator
 from dataclasses import replace
 from itertools import pairwise
 
-from ..assembly.fastener import Fastener, FastenerKind, Into, Point
+from ..assembly.fastener import Fastener, FastenerKind, Point
 from ..assembly.joint import Joint, Spacing, Way
 from ..assembly.moved import moved_fastener, moved_fitting, moved_part
-from ..assembly.part import Assembly, Placed
+from ..assembly.part import Assembly
 from ..assembly.role import PartKind, Role, Side
 from ..case.shell import LEFT, RIGHT
-from ..fastening.lay_out import Layer, Shop
-from ..fastening.occupied import Rod, rods_of
-from ..fastening.sizes import DIAMETER
-from ..fastening.wood import solid, spans
-from ..hardware import Hardware
-from ..lengths import Length, inches, millimetres
+from ..fastening.lay_out import Layer
+from ..lengths import inches
 from ..project.placed import FILLER
 from ..run.place import Line, Place
+from .anchor import Anchor
+from .anchored import rail_anchors, to_the_wall
 from .between import Derived, Joined
 from .bolted import bolted
 from .fillers import screwed_to
@@ -34,9 +30,6 @@ from .shared import driven_from_owner, held, shares
 
 #: Cases this high are tall.
 _TALL = inches(60)
-#: The lining of a wall, and what a screw holds in a stud behind it.
-LINING, INTO_STUD = millimetres("12.5"), inches("1 1/4")
-_STUDS, _CLEAR, _SIDEWAYS = inches(16), inches(1), inches("1/2")
 _STILES = (Role(PartKind.FRAME_STILE, Side.RIGHT), Role(PartKind.FRAME_STILE, Side.LEFT))
 
 
@@ -49,11 +42,20 @@ def joined(made: Derived) -> list[Joined]:
                 found += _together(made, one, two)
         found += _shared(made, line)
         found += _beside(made, line)
-        if made.rooms[line.wall - 1].wall.island is None:
+    found += [Joined(each.letter, each.fastener) for each in made.anchors if each.fastener.through]
+    return [*found, *bolted(made)]
+
+
+def anchored(made: Derived) -> list[Anchor]:
+    """Return everything that holds cases to the building."""
+    found: list[Anchor] = []
+    for line in made.lines:
+        room = made.rooms[line.wall - 1]
+        if room.wall.island is None:
             for place in line.places:
                 if place.letter and _straight(made, place.letter):
-                    found += _to_the_wall(made, place, made.rooms[line.wall - 1].wall.studs, found)
-    return [*found, *bolted(made)]
+                    found += to_the_wall(made, place, room)
+    return [*found, *rail_anchors(made)]
 
 
 def _shared(made: Derived, line: Line) -> Iterator[Joined]:
@@ -133,63 +135,3 @@ def _in(fastener: Fastener, role: Role) -> bool:
 def _renamed(fastener: Fastener, role: Role) -> Fastener:
     """Return a fastener of the neighbour as far as the one part of it is concerned that meets this case."""
     return replace(fastener, through=(), into=role)
-
-
-def _to_the_wall(made: Derived, place: Place, studs: tuple[Length, ...], found: list[Joined]) -> Iterator[Joined]:
-    assembly, shop = made.assembly(place.letter), made.shop_of()
-    items = sorted(shop.items("wall-screw"), key=lambda item: item.length)
-    behind = assembly.outside[2].length.ticks
-    for part in assembly.parts:
-        if not _holds(part):
-            continue
-        (x0, y0, z0), (x1, _, z1) = part.box.low, part.box.high
-        z = (z0 + z1) // 2 if part.role.kind is not PartKind.BACK else z1 - inches(4).ticks
-        for at in _crossed(x0, x1, place, studs):
-            screw = _screw(assembly, part, (at, y0, z), behind, items, shop)
-            if screw is not None:
-                yield Joined(place.letter, screw)
-
-
-def _holds(part: Placed) -> bool:
-    """Whether a case is screwed to the wall through a part: a rail, a stretcher on edge at the back, a thick back."""
-    kind = part.role.kind
-    if kind is PartKind.STRETCHER:
-        return part.axes[2] == 1 and part.role.side is Side.BACK
-    return kind is PartKind.RAIL or (kind is PartKind.BACK and part.thickness.length >= millimetres(11))
-
-
-def _crossed(x0: int, x1: int, place: Place, studs: tuple[Length, ...]) -> list[int]:
-    """Return where a rail crosses studs, in the case's axes; without any measured, 16 in apart around its middle."""
-    low, high = x0 + _CLEAR.ticks, x1 - _CLEAR.ticks
-    if studs:
-        return [at for stud in studs if low <= (at := (stud - place.case_x).ticks) <= high]
-    if high <= low:
-        return []
-    count = max(2, 1 + (high - low) // _STUDS.ticks)
-    step = min(_STUDS.ticks, (high - low) // (count - 1))
-    first = (low + high - step * (count - 1)) // 2
-    return [first + step * i for i in range(count)]
-
-
-def _screw(
-    assembly: Assembly, part: Placed, at: Point, behind: int, items: list[Hardware], shop: Shop
-) -> Fastener | None:
-    kind = FastenerKind.WALL_SCREW
-    radius = DIAMETER[kind].ticks // 2
-    need = Length(behind - at[1]) + LINING + INTO_STUD
-    item = next((each for each in items if each.length >= need), items[-1])
-    taken = [rod for holes in part.holes for rod in rods_of(part, holes)]
-    taken += [Rod(f.head, f.tip, f.diameter.ticks // 2) for f in assembly.fasteners if _in(f, part.role)]
-    for by in (0, 1, -1):
-        x = at[0] + by * _SIDEWAYS.ticks
-        head, tip = (x, at[1], at[2]), (x, at[1] + item.length.ticks, at[2])
-        own = solid(part, 1, head, at[1], part.box.high[1], radius)
-        if own and not any(Rod(head, tip, radius).near(other) for other in taken):
-            through = [part.role] + [
-                each.role for each in assembly.parts
-                if each.role != part.role and each.box.low[1] >= part.box.high[1] and spans(each, 1, head)
-            ]  # fmt: skip
-            write = shop.write
-            why = f"{write(Length(behind - at[1]))} of case + {write(LINING)} of lining + {write(INTO_STUD)} or more of stud"
-            return Fastener(kind, item.name, DIAMETER[kind], head, tip, tuple(through), Into.WALL, why)
-    return None

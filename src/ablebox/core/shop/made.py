@@ -33,14 +33,15 @@ from ..run.place import Line, Place
 from ..run.run import Stands, work_out
 from ..stock import Goods, Grain, Offcuts, Sheet
 from ..units import Units
+from .anchor import Anchor
 from .between import Joined
 from .grain_blocks import grain_blocks
 from .held import Holding, holding
-from .joined import joined
+from .joined import anchored, joined
 from .sawing import terms
 
 #: What of a project nothing that is made depends on.
-_BESIDE = ("bench", "days", "coats", "buying", "log")
+_BESIDE = ("bench", "days", "coats", "buying", "log", "fit")
 
 
 @dataclass(slots=True)
@@ -80,7 +81,7 @@ class Made:
         self.units = project.units
         body = project.room.tape_body
         self.rooms = tuple(Measured(wall, body, i) for i, wall in enumerate(project.room.walls, start=1))
-        self.run = work_out(project.cases, project.spaces, self.rooms, project.rack, project.units)
+        self.run = work_out(project.cases, project.spaces, self.rooms, project.rack, project.units, project.ties)
         same_shop = before is not None and before.project.rack is project.rack and before.units == project.units
         old = {built.case.letter: built for built in before._built} if before is not None and same_shop else {}
         self._built: list[_Built] = [self._build(case, old.get(case.letter)) for case in project.cases]
@@ -95,9 +96,9 @@ class Made:
             return old if old.case is case else replace(old, case=case)
         how = stands.design, project.rack, project.units, project.measured, stands.width, stands.under
         try:
-            return _Built(case, stands, measured, build(*how, stands.top, stands.seen))
+            return _Built(case, stands, measured, build(*how, stands.top, stands.seen, tied=stands.tied))
         except AbleBoxError as fault:
-            return _Built(case, stands, measured, as_far_as_it_goes(*how), fault)
+            return _Built(case, stands, measured, as_far_as_it_goes(*how, stands.tied), fault)
 
     @property
     def built(self) -> list[tuple[Case, Assembly]]:
@@ -165,6 +166,11 @@ class Made:
             lambda length: units.write(length, True),
             hard,
         )
+
+    @cached_property
+    def anchors(self) -> list[Anchor]:
+        """Everything that holds cases to the building."""
+        return anchored(self)
 
     @cached_property
     def joined(self) -> list[Joined]:

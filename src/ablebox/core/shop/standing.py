@@ -92,7 +92,7 @@ def round_the_corner(parts: Iterable[Placed], long: Length) -> Iterator[Placed]:
 def corners(made: Derived) -> Iterator[tuple[Measured, Measured, Length]]:
     """Return each two walls with a corner the run comes round between them, and how long the first is."""
     for before, after in pairwise(room for room in made.rooms if room.wall.island is None):
-        if after.wall.left is not End.CORNER:
+        if after.wall.left is not End.CORNER or after.wall.room != before.wall.room:
             continue
         long = before.governing.length if before.governing is not None else None
         ends = [place.end for upper in (False, True) for place in made.line(before.number, upper).places]

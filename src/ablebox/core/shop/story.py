@@ -56,7 +56,7 @@ def wall_stick(made: Made, number: int) -> Stick:
             found.setdefault(place.case_x, []).append(f"{name} begins")
             found.setdefault(place.case_x + place.case_width, []).append(f"{name} ends")
     for i, stud in enumerate(room.wall.studs, start=1):
-        minor.setdefault(stud, []).append(f"stud {i}")
+        minor.setdefault(stud.at, []).append(f"{stud.kind.words} {i}")
     for obstacle in room.wall.obstacles:
         minor.setdefault(obstacle.x, []).append(obstacle.words)
         minor.setdefault(obstacle.x + obstacle.width, []).append(f"{obstacle.words} ends")

@@ -9,11 +9,12 @@ from math import isqrt
 
 from ..cabinet.design import Case
 from ..case.base_frame import BaseFrame
-from ..case.base_hung import Hung
 from ..lengths import ZERO, Length, inches
 from ..project import rows
 from ..project.tree import Project
-from ..room.wall import heights_over
+from ..room.ground import ground_of
+from ..room.wall import Wall, heights_over
+from ..run.members import hangs
 from ..run.place import Place
 from ..run.space import SpaceKind
 from ..run.strip import boxes_of
@@ -139,6 +140,12 @@ def through_the_mouth(made: Made) -> Iterator[Snag]:
             yield Snag("fit.mouth", Level.STOP, text, case.letter, f"{case.letter}/width", fix)
 
 
+def highest(wall: Wall, place: Place) -> Length:
+    """Return the highest point of the floor under something."""
+    ground = ground_of(wall)
+    return max(ground.at(*at) for at in ground.corners(place.x, place.end, ZERO, place.depth))
+
+
 def lowest_ceiling(made: Made, case: Case) -> Length | None:
     """Return the height there is for a case: the lowest ceiling over it less the highest floor under it."""
     room = made.rooms[case.wall - 1]
@@ -147,7 +154,7 @@ def lowest_ceiling(made: Made, case: Case) -> Length | None:
     floor = ZERO
     if place is not None:
         heights += heights_over(room.wall.ceilings, place.x, place.end)
-        floor = max([ZERO, *heights_over(room.wall.floor, place.x, place.end)])
+        floor = max([ZERO, highest(room.wall, place)])
     return min(heights) - floor if heights else None
 
 
@@ -159,7 +166,7 @@ def tipped_under(made: Made, case: Case) -> Length | None:
         return lowest_ceiling(made, case)
     if room.ceiling is not None:
         heights.append(room.ceiling.length)
-    return max(heights) - max([ZERO, *(level.high for level in room.wall.floor)])
+    return max(heights) - max([ZERO, *(level.high for level in room.wall.floor_levels)])
 
 
 def under_the_ceiling(made: Made) -> Iterator[Snag]:
@@ -173,7 +180,7 @@ def under_the_ceiling(made: Made) -> Iterator[Snag]:
         ceiling = lowest_ceiling(made, case) if case.in_alcove else None
         if ceiling is None:
             continue
-        if isinstance(case.kick, Hung):
+        if hangs(case):
             yield from _hung_too_high(made, case, ceiling)
             continue
         top = ceiling.ticks
@@ -203,8 +210,13 @@ def under_the_ceiling(made: Made) -> Iterator[Snag]:
 
 
 def _hung_too_high(made: Made, case: Case, ceiling: Length) -> Iterator[Snag]:
-    write, top = made.units.write, case.hang + case.height
-    if top > ceiling:
+    place = made.place(case.letter)
+    low = place.low if place is not None else case.hang
+    write, top = made.units.write, low + case.height
+    if top > ceiling and case.on is not None:
+        text = f"{case.letter} stands at {write(low)} and ends at {write(top)}; the ceiling over it is at {write(ceiling)}."
+        yield Snag("fit.ceiling", Level.STOP, text, case.letter, f"{case.letter}/height")
+    elif top > ceiling:
         lower = ceiling - case.height
         fix = None
         if lower > ZERO:

@@ -148,10 +148,10 @@ def something_to_fasten_to(made: Made) -> Iterator[Snag]:
             continue
         for place in line.places:
             case = made.project.case(place.letter) if place.letter else None
-            if case is None or any(place.x < stud < place.end for stud in room.wall.studs):
+            if case is None or any(place.x < stud.at < place.end for stud in room.wall.studs):
                 continue
             write = made.units.write
-            nearest = min(room.wall.studs, key=lambda stud: abs((stud - place.x).ticks))
+            nearest = min((stud.at for stud in room.wall.studs), key=lambda at: abs((at - place.x).ticks))
             if hangs(case):
                 text = (
                     f"{case.letter} hangs between {write(place.x)} and {write(place.end)} and no stud is there, the nearest is at "

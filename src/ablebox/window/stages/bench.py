@@ -19,8 +19,8 @@ from ...core.bench.step import Step
 from ...core.bench.verb import Gate, What
 from ...core.bench.work import DIAGONALS
 from ...core.drawing.bench_words import BenchWords, gate_title, title_of
+from ...core.drawing.job_view import job_view
 from ...core.drawing.shapes import Drawing
-from ...core.drawing.step_view import step_view
 from ...core.errors import LengthNotUnderstood
 from ...core.lengths import Length
 from ...core.log.entry import Entry, EntryKind
@@ -304,7 +304,7 @@ class BenchStage(Stage):
     def _picture(self, job: JobStep) -> Drawing:
         made, letter = self.desk.document.made, job.letters[0]
         codes = {role: part.code for part in made.parts if part.case == letter for role in part.roles}
-        return step_view(self.bench.assembly(letter), self.bench.case(letter), job.step, codes)
+        return job_view(self.bench, letter, job.step, codes)
 
     def select(self) -> None:
         """Show the selected case's first step that is not done, if another case was selected."""

@@ -304,7 +304,7 @@ class RoomStage(Stage):
     def add_studs(self) -> None:
         """Put studs on the wall, as far apart as is usual, from the first one on."""
         apart = room_edits.spacing(self.desk.document.project.units.system)
-        first = self.wall.studs[0] if self.wall.studs else apart
+        first = self.wall.studs[0].at if self.wall.studs else apart
         self._change("Studs", room_edits.with_studs(self.desk.document.project, self.number, first, apart))
         self._ask_for("stud.1")
 

@@ -1,0 +1,255 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Steps in the room in words: what is brought, packed, screwed and looked at, with the numbers in it."""
+
+from __future__ import annotations
+
+from collections import Counter
+from collections.abc import Iterable, Iterator, Sequence
+
+from ..bench.fitting import GAP_HIGH, GAP_LOW, LEVEL, PLUMB
+from ..bench.step import Step
+from ..bench.verb import What
+from ..fit.before import Line
+from ..fit.carried import lift, passes
+from ..fit.fillers import Gap, gap_of
+from ..fit.fit import Fit
+from ..fit.links import anchors_of, links_of, shims_of
+from ..fit.shims import Shim
+from ..fit.tipping import why
+from ..lengths import ZERO, Length
+from ..room.obstacle import Trade
+from ..shop.anchor import Anchor, Holds
+from .way_words import listed
+
+TITLES = {
+    What.BEFORE: "before carrying in", What.LINE: "level line", What.WALL_RAILS: "wall rails", What.STAND: "stand it",
+    What.HANG_UP: "hang it", What.SCRIBE: "scribe filler", What.TRIM: "trims", What.ADJUST: "adjust fronts", What.LOOK: "last look",
+}  # fmt: skip
+TOOLS = {
+    What.BEFORE: "flat bar, tape, pencil, drill with a thin bit", What.LINE: "laser or water level, pencil",
+    What.WALL_RAILS: "level, drill, driver", What.STAND: "level, shims, clamps, drill, driver",
+    What.HANG_UP: "ledge or prop, level, clamps, driver", What.SCRIBE: "block and pencil, saw, plane", What.TRIM: "mitre saw, nailer or driver",
+    What.ADJUST: "screwdriver", What.LOOK: "eyes and hands, level",
+}  # fmt: skip
+_WIRES = "The screw goes farther than 1 1/4 behind the stud’s face or may: wires and pipes can run there. Look first, power off."
+
+
+def done(fit: Fit, letter: str, step: Step, codes: Sequence[str]) -> Iterator[str]:
+    """Return what is done at a step in the room, line by line.
+
+    Args:
+        fit: the fitting.
+        letter: of the case, or what else it is about.
+        step: the step.
+        codes: of the parts it is about.
+    """
+    match step.what:
+        case What.BEFORE:
+            yield from (line_words(line) for line in fit.before)
+        case What.LINE:
+            yield from _line(fit)
+        case What.WALL_RAILS:
+            yield f"Screw {listed(codes)} to the wall, level, a screw at each stud they cross."
+            yield from _screws([a for a in fit.anchors if a.letter == "s"], fit)
+        case What.STAND:
+            yield from _stand(fit, letter, codes)
+        case What.HANG_UP:
+            yield from _hang(fit, letter, codes)
+        case What.SCRIBE:
+            for text in dict.fromkeys(role.partition(".")[0] for role in step.roles):
+                yield from _filler(fit, gap_of(fit, int(text)), codes)
+        case What.TRIM:
+            yield f"Cut {listed(codes)} to what is there, mitre their corners, and put them up last."
+        case What.ADJUST:
+            yield "Put back what was taken off, by its numbers."
+            yield "Doors: side to side by the front screw of the arm, in and out by the rear one, up and down by the plate; then drawer fronts by their shims."
+            yield "Then stops and bumpers."
+        case What.LOOK:
+            yield "Pull at every anchor by hand, run every drawer in and out, open every door all the way."
+            yield "Kick boards on, caps on screws, what is still open into the log."
+            yield "Load nothing before glue and finish have cured."
+
+
+def line_words(line: Line) -> str:
+    """Return a line of the list of before carrying in, with who does it."""
+    return f"{line.words} ({line.who.value})" if line.who is not Trade.OWN else line.words
+
+
+def _line(fit: Fit) -> Iterator[str]:
+    write = fit.made.units.write
+    for each in fit.lines:
+        room = fit.made.rooms[each.wall - 1]
+        if not each.read:
+            yield f"{room.wall.name}: read the floor under the run, strike the line from its highest point."
+            continue
+        along, out = each.highest
+        yield (
+            f"{room.wall.name}: the floor is highest {write(along)} from the left and {write(out)} out; strike the line from there. "
+            f"It falls {write(each.fall)} under the run."
+        )
+    heights = {case.hang for case in fit.made.project.cases if case.is_hung and fit.entry(case.letter) is not None}
+    for height in sorted(heights):
+        yield f"Mark {write(height)} over it: lower edge of what hangs."
+
+
+def _carried(fit: Fit, letter: str) -> Iterator[str]:
+    made = fit.made
+    how = lift(made, letter)
+    bare = ", doors, drawers and shelves out" if how.bare else ""
+    people = {1: "one lifts it", 2: "two lift it", 3: "three lift it"}[how.hands]
+    yield f"{made.units.weigh(how.kg)}{bare}: {people}."
+    room = made.rooms[made.project.case(letter).wall - 1].wall.room
+    for each in passes(made, letter, room):
+        if each.goes:
+            yield f"Through the {each.way.name} with {made.units.write(each.spare)} to spare{' , doors off' if each.bare else ''}.".replace(
+                " ,", ","
+            )
+
+
+def _stand(fit: Fit, letter: str, codes: Sequence[str]) -> Iterator[str]:
+    made, entry = fit.made, fit.entry(letter)
+    assert entry is not None
+    case = made.project.case(letter)
+    yield from _carried(fit, letter)
+    if codes:
+        yield f"Out of it meanwhile: {listed(codes)}."
+    if case.on is not None:
+        below = f"case {case.on.letter}" if case.on.letter else f"the {made.project.spaces[case.on.space - 1].name}"
+        yield f"Set it on {below}, {made.units.write(case.on.along)} from its left end."
+    else:
+        yield from _packed(fit, letter)
+    if entry.against:
+        yield f"Hard against {entry.against}, faces clamped flush, then screwed together."
+    else:
+        yield {
+            "corner": "It begins in the corner: plumb both ways, everything else follows from it.",
+            "appliance": "It begins beside what has its fixed place.",
+            "wall": "It begins at the wall: plumb, with its filler’s room left.",
+            "free": "It begins the run: square to the wall.",
+        }[entry.first or "free"]
+    yield from _joined_to(fit, letter)
+    yield from _screws(anchors_of(fit, letter), fit)
+    if not anchors_of(fit, letter) and (reason := why(made, case)):
+        yield f"It must be tied to something: {reason}."
+    if case.fronts is not None and made.assembly(letter).fronts:
+        yield "Hang a door loose: even gaps, or move a shim."
+
+
+def _packed(fit: Fit, letter: str) -> Iterator[str]:
+    rows = shims_of(fit, letter)
+    write = fit.made.units.write
+    packed = [row for row in rows if row.thickness > ZERO]
+    if not rows:
+        return
+    if not packed:
+        yield "It stands on the floor as it is." if not rows[0].is_foot else "Its feet as they are set."
+        return
+    words = ", ".join(f"{place_words(fit, row)} {write(row.thickness)}" for row in packed)
+    yield f"{'Turn its feet out' if rows[0].is_foot else 'Pack it'}: {words}."
+
+
+def place_words(fit: Fit, shim: Shim) -> str:
+    """Return where something is packed: front or back, left or right, or so far from the left."""
+    assembly = fit.made.assembly(shim.letter)
+    wide, deep = assembly.outside[0].length, assembly.outside[2].length
+    depth = "front" if shim.at[1] * 2 < deep else "back"
+    if shim.at[0] * 4 < wide:
+        return f"{depth} left"
+    if shim.at[0] * 4 > wide * 3:
+        return f"{depth} right"
+    return f"{depth}, {fit.made.units.write(shim.at[0])} from the left,"
+
+
+def _hang(fit: Fit, letter: str, codes: Sequence[str]) -> Iterator[str]:
+    made, entry = fit.made, fit.entry(letter)
+    assert entry is not None
+    case = made.project.case(letter)
+    yield from _carried(fit, letter)
+    if codes:
+        yield f"Out of it meanwhile: {listed(codes)}."
+    yield f"A ledge on the wall or a prop carries it at {made.units.write(case.hang)} over the level line."
+    if entry.against:
+        yield f"Hard against {entry.against}, faces clamped flush."
+    screws = anchors_of(fit, letter)
+    if screws:
+        yield "First screw through the upper rail, level it, then the others."
+    yield from _screws(screws, fit)
+    yield from _joined_to(fit, letter)
+
+
+def _joined_to(fit: Fit, letter: str) -> Iterator[str]:
+    rows = Counter((other, each.fastener.name) for other, each in links_of(fit, letter))
+    for (other, name), count in rows.items():
+        yield f"{count} {name} between it and {other if other.isupper() else 'its filler'}."
+
+
+def _screws(anchors: Sequence[Anchor], fit: Fit) -> Iterator[str]:
+    write = fit.made.units.write
+    rows: dict[tuple[str, Holds], list[Anchor]] = {}
+    for each in anchors:
+        rows.setdefault((each.fastener.name, each.holds), []).append(each)
+    for (name, holds), mine in rows.items():
+        places = sorted({each.fastener.head[0] for each in mine})
+        at = (
+            " and ".join(write(Length(x)) for x in places)
+            if len(places) < 4
+            else f"{write(Length(places[0]))} to {write(Length(places[-1]))}"
+        )
+        first = mine[0]
+        yield f"{len(mine)} {name} into {holds.words}{'s' if len(places) > 1 and holds is Holds.STUD else ''}, {at} from its left side: {first.fastener.why}; {write(first.goes, True)} goes in."
+
+
+def _filler(fit: Fit, gap: Gap, codes: Sequence[str]) -> Iterator[str]:
+    write = fit.made.units.write
+    yield f"Measure the gap at the floor and at the top; {listed(codes)} is cut wider and scribed."
+    if gap.measured:
+        yield f"As measured: {write(gap.low)} at the floor, {write(gap.high)} at the top: a taper of {write(abs_(gap.high - gap.low))}."
+    elif gap.low != gap.high:
+        yield f"The wall leans: about {write(gap.low)} at the floor and {write(gap.high)} at the top."
+    yield "Plumb against it, draw the wall with a block, cut and plane to the line, screw through the case’s side."
+
+
+def abs_(length: Length) -> Length:
+    """Return a length without its sign."""
+    return length if length >= ZERO else ZERO - length
+
+
+def cautions(fit: Fit, what: What, letters: Iterable[str]) -> Iterator[str]:
+    """Return what to heed at a step in the room."""
+    match what:
+        case What.BEFORE:
+            yield "Power off and tested before an outlet is touched; wiring, gas and water are for licensed trades; local codes decide."
+            yield "Old paint may hold lead, old floors and boards asbestos: have them tested before they are sanded or broken."
+        case What.STAND | What.HANG_UP:
+            yield "Lift with straight backs; nobody stands under what is not screwed yet."
+            mine = [anchor for letter in letters for anchor in anchors_of(fit, letter)]
+            if any(anchor.by_wires for anchor in mine):
+                yield _WIRES
+            if mine:
+                yield "Structural or cabinet screws only: never those for boards of plaster, never hollow-wall plugs."
+        case What.WALL_RAILS:
+            yield _WIRES
+        case What.SCRIBE | What.TRIM:
+            yield "Mask for dust, glasses; the saw’s guard stays on."
+
+
+def asked(key: str) -> str:
+    """Return what is asked for in the room in words."""
+    for end, words in (
+        (LEVEL, "off level, left to right"),
+        (PLUMB, "off plumb, over its height"),
+        (GAP_LOW, "gap at the floor"),
+        (GAP_HIGH, "gap at the top"),
+    ):
+        if key.endswith(end):
+            return words
+    return key
+
+
+def checked(what: What) -> str:
+    """Return what is looked at in the end."""
+    return {
+        What.STAND: "level both ways, plumb, face in line",
+        What.HANG_UP: "level, plumb, face in line",
+        What.LINE: "back where it began",
+    }.get(what, "")

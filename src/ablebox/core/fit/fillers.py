@@ -1,0 +1,69 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""What a filler has to close: its gap at the floor and at the top, as the wall leans, or as it was measured in the room."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..lengths import ZERO, Length
+from ..run.place import Line, Place
+from .fit import Fit
+
+
+@dataclass(frozen=True, slots=True)
+class Gap:
+    """The gap a filler closes.
+
+    Args:
+        low: how wide it is at the floor, or at the lower edge of what hangs.
+        high: how wide at the top.
+        measured: whether that was measured in the room.
+    """
+
+    low: Length
+    high: Length
+    measured: bool
+
+
+def gap_of(fit: Fit, number: int) -> Gap:
+    """Return the gap of a filler, by the number of its space."""
+    came_out = fit.made.project.fit.came_out
+    told = [came_out.get(f"space/{number}.gap.{end}") for end in ("low", "high")]
+    found = _place(fit, number)
+    if found is None:
+        return Gap(told[0] or ZERO, told[1] or told[0] or ZERO, told[0] is not None)
+    line, place = found
+    if told[0] is not None:
+        return Gap(told[0], told[1] if told[1] is not None else told[0], True)
+    wall = fit.made.rooms[line.wall - 1]
+    lean = ZERO
+    if line.places and place is line.places[0] and not line.open_left:
+        lean = wall.wall.lean_left
+    elif line.places and place is line.places[-1] and not line.open_right:
+        lean = wall.wall.lean_right
+    over = wall.ceiling.length if wall.ceiling is not None else place.high
+    width = place.width.length
+    return Gap(_at(width, lean, place.low, over), _at(width, lean, place.high, over), False)
+
+
+def _at(width: Length, lean: Length, height: Length, over: Length) -> Length:
+    """Return how wide the gap is at a height: the wall's top stands in by its lean over the height of the room."""
+    if over <= ZERO:
+        return width
+    return width - Length(lean.ticks * height.ticks // over.ticks)
+
+
+def _place(fit: Fit, number: int) -> tuple[Line, Place] | None:
+    return next(
+        ((line, place) for line in fit.made.lines for place in line.places if place.space == number and not place.letter), None
+    )  # fmt: skip
+
+
+def beside_filler(fit: Fit, number: int) -> set[str]:
+    """Return the letters of the cases beside a filler, by the number of its space."""
+    found = _place(fit, number)
+    if found is None:
+        return set()
+    places = found[0].places
+    at = places.index(found[1])
+    return {each.letter for each in (*places[max(0, at - 1) : at], *places[at + 1 : at + 2]) if each.letter}

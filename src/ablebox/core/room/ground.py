@@ -1,0 +1,93 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The floor before a wall, wherever it was read: along it, and out from it.
+
+Heights read at the wall only, or in rows (at the wall, at the front of the cases), go straight from reading to reading along each
+row, and straight from row to row; beyond the last they stay as they are. Heights read anywhere are joined to triangles
+(Delaunay, by SciPy); outside of them the nearest reading counts.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from itertools import pairwise
+
+import numpy as np
+from scipy.spatial import Delaunay, QhullError
+
+from ..lengths import ZERO, Length
+from .wall import Level, Wall, height_at
+
+
+class Ground:
+    """The floor before a wall.
+
+    Args:
+        levels: the heights that were told, over the level line.
+    """
+
+    def __init__(self, levels: Sequence[Level]) -> None:
+        self.levels = tuple(levels)
+        rows: dict[Length, list[Level]] = {}
+        for level in levels:
+            rows.setdefault(level.out, []).append(level)
+        self._rows = sorted(rows.items())
+        # A row of one reading among others says nothing of what is beside it.
+        self._in_rows = len(self._rows) < 2 or all(len(row) > 1 for _, row in self._rows)
+        self._net = None if self._in_rows else _net(self.levels)
+
+    @property
+    def known(self) -> bool:
+        """Whether anybody has read it."""
+        return bool(self.levels)
+
+    def at(self, along: Length, out: Length) -> Length:
+        """Return how high the floor is over the level line at a place; 0 where nobody has read it."""
+        if not self.levels:
+            return ZERO
+        if self._in_rows:
+            return self._of_rows(along, out)
+        return self._of_net(along, out)
+
+    def _of_rows(self, along: Length, out: Length) -> Length:
+        heights = [(at, height_at(row, along) or ZERO) for at, row in self._rows]
+        if out <= heights[0][0]:
+            return heights[0][1]
+        for (one, low), (other, high) in pairwise(heights):
+            if out <= other:
+                return low + Length((high - low).ticks * (out - one).ticks // (other - one).ticks)
+        return heights[-1][1]
+
+    def _of_net(self, along: Length, out: Length) -> Length:
+        point = np.array([along.ticks, out.ticks], float)
+        if self._net is not None:
+            found = int(self._net.find_simplex(point[None])[0])
+            if found >= 0:
+                corners = self._net.simplices[found]
+                shift = self._net.transform[found]
+                first = shift[:2] @ (point - shift[2])
+                weights = np.append(first, 1 - first.sum())
+                heights = np.array([self.levels[i].high.ticks for i in corners], float)
+                return Length(int(np.floor(weights @ heights + 0.5)))
+        nearest = min(
+            self.levels, key=lambda each: (each.at - along).ticks ** 2 + (each.out - out).ticks ** 2
+        )  # fmt: skip
+        return nearest.high
+
+    def corners(self, low: Length, high: Length, near: Length, far: Length) -> list[tuple[Length, Length]]:
+        """Return the places where the highest point of a stretch of floor can be: its corners, readings in it, and where they meet its edge."""
+        along = {low, high, *(each.at for each in self.levels if low < each.at < high)}
+        out = {near, far, *(each.out for each in self.levels if near < each.out < far)}
+        return [(a, o) for a in sorted(along) for o in sorted(out)]
+
+
+def _net(levels: Sequence[Level]) -> Delaunay | None:
+    """Return readings joined to triangles; ``None`` if they lie in one line."""
+    try:
+        return Delaunay(np.array([[each.at.ticks, each.out.ticks] for each in levels], float))
+    except (QhullError, ValueError):
+        return None
+
+
+def ground_of(wall: Wall) -> Ground:
+    """Return the floor before a wall: heights over the level line, also where they were read down from a line that was struck."""
+    return Ground(wall.floor_levels)
