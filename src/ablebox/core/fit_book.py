@@ -8,6 +8,14 @@ from dataclasses import dataclass, field, replace
 
 from .lengths import Length
 
+#: Numbers that are asked for in the room, by the ends of their keys: how far off level and plumb, the gap at the wall.
+LEVEL, PLUMB, GAP_LOW, GAP_HIGH = "/level", "/plumb", ".gap.low", ".gap.high"
+
+
+def is_of_room(key: str) -> bool:
+    """Whether a number is one that comes out in the room: it may be 0, or below."""
+    return key.endswith((LEVEL, PLUMB, GAP_LOW, GAP_HIGH))
+
 
 @dataclass(frozen=True, slots=True)
 class FitBook:

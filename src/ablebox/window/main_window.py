@@ -29,6 +29,7 @@ from .finder import Finder, everything
 from .hands import Hands
 from .stages.bench import BenchStage
 from .stages.case import CaseStage
+from .stages.fit import FitStage
 from .stages.fronts import FrontsStage
 from .stages.parts import PartsStage
 from .stages.room import RoomStage
@@ -43,7 +44,16 @@ from .widgets.stage_rule import StageRule
 from .widgets.tape import Tape
 from .widgets.wall import Wall
 
-STAGES: tuple[type[Stage], ...] = (RoomStage, RunStage, CaseStage, FrontsStage, PartsStage, SheetsStage, BenchStage)
+STAGES: tuple[type[Stage], ...] = (
+    RoomStage,
+    RunStage,
+    CaseStage,
+    FrontsStage,
+    PartsStage,
+    SheetsStage,
+    BenchStage,
+    FitStage,
+)
 
 
 class MainWindow(QMainWindow):

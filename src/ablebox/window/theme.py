@@ -122,6 +122,8 @@ def _sheet() -> str:
         padding: 4px 12px; }}
     QPushButton[small="true"] {{ padding: 4px 7px; }}
     QPushButton[small="true"]:focus {{ padding: 3px 6px; }}
+    QPushButton[row="true"] {{ text-align: left; border-color: transparent; padding: 4px 6px; }}
+    QPushButton[row="true"]:focus {{ padding: 3px 5px; }}
     QPushButton:hover {{ border-color: {c["quiet"]}; }}
     QPushButton:focus {{ border: 2px solid {c["dimension"]}; padding: 3px 11px; }}
     QPushButton:checked {{ background: {c["select-wash"]}; color: {c["select"]}; border: 1px solid {c["select"]}; }}
@@ -142,6 +144,7 @@ def _sheet() -> str:
     QCheckBox {{ color: {c["ink"]}; spacing: 6px; }}
     QCheckBox:focus {{ color: {c["dimension"]}; text-decoration: underline; }}
     QFrame#card {{ background: {c["card"]}; border: 1px solid {c["line"]}; border-radius: 6px; }}
+    QWidget#card-inside {{ background: {c["card"]}; }}
     QTableView {{ background: {c["card"]}; color: {c["ink"]}; border: 1px solid {c["line"]}; border-radius: 6px;
         gridline-color: transparent; outline: none; selection-background-color: transparent;
         selection-color: {c["ink"]}; }}

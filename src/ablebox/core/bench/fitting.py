@@ -11,6 +11,7 @@ from dataclasses import replace
 
 from ..assembly.part import Assembly
 from ..fit.fit import Fit
+from ..fit_book import GAP_HIGH, GAP_LOW, LEVEL, PLUMB
 from ..lengths import inches
 from ..order.order import Order
 from ..parts.listing import Part
@@ -29,13 +30,6 @@ IN_ROOM = (
 )  # fmt: skip
 #: What may go on beyond its case, and how far beyond it is over the neighbours (of our own; a top hangs over by 1 1/2 in at most).
 _WIDE, _BESIDE = frozenset({What.COUNTER, What.BASE, What.KICK}), inches(6).ticks
-#: Numbers that are asked for in the room, by the ends of their keys: how far off level and plumb, the gap at the wall.
-LEVEL, PLUMB, GAP_LOW, GAP_HIGH = "/level", "/plumb", ".gap.low", ".gap.high"
-
-
-def is_of_room(key: str) -> bool:
-    """Whether a number is one that comes out in the room: it may be 0, or below."""
-    return key.endswith((LEVEL, PLUMB, GAP_LOW, GAP_HIGH))
 
 
 def bare_room() -> Assembly:

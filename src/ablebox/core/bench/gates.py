@@ -14,6 +14,7 @@ from ..assembly.part import CutKind
 from ..assembly.role import FRAMES, PartKind
 from ..assembly.uses import Use
 from .bench import Bench, place_of
+from .fitting import ROOM
 from .step import CaseSteps, Step
 from .thing import Thing, ThingKind
 from .verb import Gate, What
@@ -75,6 +76,9 @@ def lines(bench: Bench, letter: str, step: Step, copy: int = 1) -> list[GateLine
         if before.what in _STEPS[step.gate] or shut & set(before.does):
             place = place_of(letter, copy, before.key)
             found.append(GateLine(place, before, None, bench.done(letter, before.key, copy)))
+    if step.gate is Gate.CARRY and bench.fit.entry(letter) is not None:
+        before = bench.case(ROOM).steps[0]
+        found.append(GateLine(place_of(ROOM, 1, before.key), before, None, bench.done(ROOM, before.key)))
     for ask in (*_ASKS[step.gate], *_designed(bench, letter, step)):
         key = f"{step.gate.value}.{ask.value}"
         found.append(GateLine(place_of(letter, copy, key), None, ask, bench.done(letter, key, copy)))

@@ -32,7 +32,9 @@ def needs(bench: Bench) -> dict[int, tuple[int, ...]]:
     for job in bench.steps:
         mine: set[int] = set()
         for letter, step in job.rows:
-            mine |= {number[letter, key] for key in (*step.after, *_asked(bench, letter, step))}
+            mine |= {
+                number[letter, key] for key in (*step.after, *_asked(bench, letter, step)) if (letter, key) in number
+            }
             mine |= {number[each] for each in before_it(bench.fit, letter, step) if each in number}
             if not _is_aside(bench, letter, step):
                 mine |= {last[letter]} if letter in last else set()

@@ -14,13 +14,13 @@ from ..assembly.role import FRAMES, PartKind, Role
 from ..assembly.uses import Use
 from ..bench.bench import Bench, JobStep
 from ..bench.by_piece import CALLED
-from ..bench.fitting import is_of_room
 from ..bench.gates import Ask, GateLine, closed
 from ..bench.lots import DADO
 from ..bench.step import Step
 from ..bench.thing import Thing, ThingKind
 from ..bench.verb import Gate, Verb, What
 from ..bench.work import DIAGONALS
+from ..fit_book import is_of_room
 from ..lengths import Length, inches
 from ..materials import material
 from ..parts.listing import Part

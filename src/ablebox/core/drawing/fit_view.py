@@ -20,8 +20,9 @@ from ..run.space import SpaceKind
 from .palette import tint
 from .shapes import Area, Circle, Drawing, Label, Path, Shape
 
-_SIDE, _GROUND, _LEDGE, _DOT, _WEDGE = 110.0, 150.0, 40.0, 12.0, 46.0
+_SIDE, _GROUND, _LEDGE, _DOT, _WEDGE = 110.0, 190.0, 40.0, 12.0, 46.0
 #: How many times as large the floor is drawn, the largest that keeps its fall under so much of the height.
+_RING = 58.0
 _TIMES, _SHARE = (1, 2, 5, 10, 20), 0.06
 
 
@@ -43,7 +44,7 @@ def fit_view(fit: Fit, number: int, chosen: str = "", done: Mapping[str, bool] |
     """
     made, done = fit.made, done or {}
     room = made.rooms[number - 1]
-    drawing = Drawing(f"fitting {room.wall.name}")
+    drawing = Drawing(f"fitting {room.wall.name}", beside=26.0)
     wide, high = _width(fit, number), _height(fit, number)
     for side, end in ((0.0, room.wall.left), (wide, room.wall.right)):
         if end is not End.OPEN:
@@ -142,34 +143,38 @@ def _member(drawing: Drawing, fit: Fit, place: Place, lit: bool, stands: bool, o
         drawing.add(Area(x, low - _LEDGE, w, _LEDGE, "wood", "ink", 0.9, "plies-x"))
     number = order.get(place.letter)
     where = low + h * 0.45
-    ground = fill
+    colour = line if lit or stands else "ink"
+    narrow = w < _RING * 6
+    at, ring = (x + w / 2, where - _RING * 1.3) if narrow else (x + w / 2 + _RING * 1.4, where), min(_RING, w * 0.4)
     drawing.add(
         Label(
             x + w / 2,
-            where,
+            where + _RING if narrow else where,
             place.letter,
             17,
-            "end",
-            line if lit or stands else "ink",
+            "middle" if narrow else "end",
+            colour,
             True,
             hot,
-            (-3, 0),
-            ground=ground,
+            (0 if narrow else -6, 0),
+            ground=fill,
         )
     )
     if number is not None:
+        drawing.add(Circle(*at, ring, fill, colour, 9.0))
+        drawing.add(Label(*at, str(number), 13, "middle", colour, lit, hot))
+    if stands:
         drawing.add(
             Label(
                 x + w / 2,
                 where,
-                f"{number}" + (" ✓" if stands else ""),
-                14,
-                "start",
-                line,
-                lit,
-                hot,
-                (5, 0),
-                ground=ground,
+                "stands ✓",
+                11,
+                "middle",
+                "settled",
+                hot=hot,
+                shift=(0, -40 if narrow else -22),
+                within=w,
             )
         )
 
@@ -188,7 +193,16 @@ def _packed(drawing: Drawing, fit: Fit, number: int, line: Struck, chosen: str) 
             )
         if x - last > wide * 0.045:
             drawing.add(
-                Label(x, under, write(shim.thickness), 13, colour="select" if lit else "ink", bold=lit, shift=(0, -12))
+                Label(
+                    x,
+                    under,
+                    write(shim.thickness),
+                    13,
+                    colour="select" if lit else "ink",
+                    bold=lit,
+                    shift=(0, 11),
+                    ground="paper",
+                )
             )
             last = x
 

@@ -6,7 +6,6 @@ from __future__ import annotations
 from collections import Counter
 from collections.abc import Iterable, Iterator, Sequence
 
-from ..bench.fitting import GAP_HIGH, GAP_LOW, LEVEL, PLUMB
 from ..bench.step import Step
 from ..bench.verb import What
 from ..fit.before import Line
@@ -16,6 +15,7 @@ from ..fit.fit import Fit
 from ..fit.links import anchors_of, links_of, shims_of
 from ..fit.shims import Shim
 from ..fit.tipping import why
+from ..fit_book import GAP_HIGH, GAP_LOW, LEVEL, PLUMB
 from ..lengths import ZERO, Length
 from ..room.obstacle import Trade
 from ..shop.anchor import Anchor, Holds
@@ -35,7 +35,12 @@ _WIRES = "The screw goes farther than 1 1/4 behind the stud’s face or may: wir
 
 
 def done(fit: Fit, letter: str, step: Step, codes: Sequence[str]) -> Iterator[str]:
-    """Return what is done at a step in the room, line by line.
+    """Return what is done at a step in the room, line by line."""
+    return (text for _, text in lines(fit, letter, step, codes))
+
+
+def lines(fit: Fit, letter: str, step: Step, codes: Sequence[str]) -> list[tuple[str, str]]:
+    """Return what is done at a step in the room, each line with what it is ticked by.
 
     Args:
         fit: the fitting.
@@ -43,9 +48,23 @@ def done(fit: Fit, letter: str, step: Step, codes: Sequence[str]) -> Iterator[st
         step: the step.
         codes: of the parts it is about.
     """
+    if step.what is What.BEFORE:
+        return [(line.key, line_words(line)) for line in fit.before]
+    found: list[tuple[str, str]] = []
+    seen: Counter[str] = Counter()
+    for text in _said(fit, letter, step, codes):
+        key, words = text if isinstance(text, tuple) else ("do", text)
+        seen[key] += 1
+        found.append((f"{letter}/{step.key}.{key}" + (f".{seen[key]}" if seen[key] > 1 or key == "do" else ""), words))
+    return found
+
+
+#: What is done, with what it is known by where it is looked for again.
+_Said = str | tuple[str, str]
+
+
+def _said(fit: Fit, letter: str, step: Step, codes: Sequence[str]) -> Iterator[_Said]:
     match step.what:
-        case What.BEFORE:
-            yield from (line_words(line) for line in fit.before)
         case What.LINE:
             yield from _line(fit)
         case What.WALL_RAILS:
@@ -92,60 +111,85 @@ def _line(fit: Fit) -> Iterator[str]:
         yield f"Mark {write(height)} over it: lower edge of what hangs."
 
 
-def _carried(fit: Fit, letter: str) -> Iterator[str]:
+def _carried(fit: Fit, letter: str) -> Iterator[_Said]:
     made = fit.made
     how = lift(made, letter)
     bare = ", doors, drawers and shelves out" if how.bare else ""
     people = {1: "one lifts it", 2: "two lift it", 3: "three lift it"}[how.hands]
-    yield f"{made.units.weigh(how.kg)}{bare}: {people}."
+    yield "lift", f"{made.units.weigh(how.kg)}{bare}: {people}."
     room = made.rooms[made.project.case(letter).wall - 1].wall.room
     for each in passes(made, letter, room):
         if each.goes:
-            yield f"Through the {each.way.name} with {made.units.write(each.spare)} to spare{' , doors off' if each.bare else ''}.".replace(
-                " ,", ","
+            yield (
+                "way",
+                f"Through the {each.way.name} with {made.units.write(each.spare)} to spare{' , doors off' if each.bare else ''}.".replace(
+                    " ,", ","
+                ),
             )
 
 
-def _stand(fit: Fit, letter: str, codes: Sequence[str]) -> Iterator[str]:
+def _stand(fit: Fit, letter: str, codes: Sequence[str]) -> Iterator[_Said]:
     made, entry = fit.made, fit.entry(letter)
     assert entry is not None
     case = made.project.case(letter)
     yield from _carried(fit, letter)
     if codes:
-        yield f"Out of it meanwhile: {listed(codes)}."
+        yield "out", f"Out of it meanwhile: {listed(codes)}."
     if case.on is not None:
         below = f"case {case.on.letter}" if case.on.letter else f"the {made.project.spaces[case.on.space - 1].name}"
-        yield f"Set it on {below}, {made.units.write(case.on.along)} from its left end."
+        yield "on", f"Set it on {below}, {made.units.write(case.on.along)} from its left end."
     else:
         yield from _packed(fit, letter)
     if entry.against:
-        yield f"Hard against {entry.against}, faces clamped flush, then screwed together."
+        yield "against", f"Hard against {entry.against}, faces clamped flush, then screwed together."
     else:
-        yield {
-            "corner": "It begins in the corner: plumb both ways, everything else follows from it.",
-            "appliance": "It begins beside what has its fixed place.",
-            "wall": "It begins at the wall: plumb, with its filler’s room left.",
-            "free": "It begins the run: square to the wall.",
-        }[entry.first or "free"]
+        yield (
+            "begin",
+            {
+                "corner": "It begins in the corner: plumb both ways, everything else follows from it.",
+                "appliance": "It begins beside what has its fixed place.",
+                "wall": "It begins at the wall: plumb, with its filler’s room left.",
+                "free": "It begins the run: square to the wall.",
+            }[entry.first or "free"],
+        )
     yield from _joined_to(fit, letter)
     yield from _screws(anchors_of(fit, letter), fit)
     if not anchors_of(fit, letter) and (reason := why(made, case)):
-        yield f"It must be tied to something: {reason}."
+        yield "tie", f"It must be tied to something: {reason}."
     if case.fronts is not None and made.assembly(letter).fronts:
-        yield "Hang a door loose: even gaps, or move a shim."
+        yield "door", "Hang a door loose: even gaps, or move a shim."
 
 
-def _packed(fit: Fit, letter: str) -> Iterator[str]:
+def _packed(fit: Fit, letter: str) -> Iterator[_Said]:
     rows = shims_of(fit, letter)
     write = fit.made.units.write
     packed = [row for row in rows if row.thickness > ZERO]
     if not rows:
         return
     if not packed:
-        yield "It stands on the floor as it is." if not rows[0].is_foot else "Its feet as they are set."
+        yield "pack", "It stands on the floor as it is." if not rows[0].is_foot else "Its feet as they are set."
         return
-    words = ", ".join(f"{place_words(fit, row)} {write(row.thickness)}" for row in packed)
-    yield f"{'Turn its feet out' if rows[0].is_foot else 'Pack it'}: {words}."
+    words = ", ".join(f"{where} {write(thick)}" for where, thick in _places(fit, packed))
+    yield "pack", f"{'Turn its feet out' if rows[0].is_foot else 'Pack it'}: {words}."
+
+
+def _places(fit: Fit, rows: Sequence[Shim]) -> Iterator[tuple[str, Length]]:
+    """Return where something is packed, and by how much; what is the same in front and behind once."""
+    write = fit.made.units.write
+    by_side: dict[Length, list[Shim]] = {}
+    for row in rows:
+        by_side.setdefault(row.at[0], []).append(row)
+    for mine in by_side.values():
+        first = place_words(fit, mine[0])
+        if len(mine) > 1 and len({write(row.thickness) for row in mine}) == 1:
+            yield (
+                first.partition(" ")[2]
+                if " " in first and "," not in first
+                else f"{write(mine[0].at[0])} from the left",
+                mine[0].thickness,
+            )
+        else:
+            yield from ((place_words(fit, row), row.thickness) for row in mine)
 
 
 def place_words(fit: Fit, shim: Shim) -> str:
@@ -160,30 +204,30 @@ def place_words(fit: Fit, shim: Shim) -> str:
     return f"{depth}, {fit.made.units.write(shim.at[0])} from the left,"
 
 
-def _hang(fit: Fit, letter: str, codes: Sequence[str]) -> Iterator[str]:
+def _hang(fit: Fit, letter: str, codes: Sequence[str]) -> Iterator[_Said]:
     made, entry = fit.made, fit.entry(letter)
     assert entry is not None
     case = made.project.case(letter)
     yield from _carried(fit, letter)
     if codes:
-        yield f"Out of it meanwhile: {listed(codes)}."
-    yield f"A ledge on the wall or a prop carries it at {made.units.write(case.hang)} over the level line."
+        yield "out", f"Out of it meanwhile: {listed(codes)}."
+    yield "ledge", f"A ledge on the wall or a prop carries it at {made.units.write(case.hang)} over the level line."
     if entry.against:
-        yield f"Hard against {entry.against}, faces clamped flush."
+        yield "against", f"Hard against {entry.against}, faces clamped flush."
     screws = anchors_of(fit, letter)
     if screws:
-        yield "First screw through the upper rail, level it, then the others."
+        yield "first", "First screw through the upper rail, level it, then the others."
     yield from _screws(screws, fit)
     yield from _joined_to(fit, letter)
 
 
-def _joined_to(fit: Fit, letter: str) -> Iterator[str]:
+def _joined_to(fit: Fit, letter: str) -> Iterator[_Said]:
     rows = Counter((other, each.fastener.name) for other, each in links_of(fit, letter))
     for (other, name), count in rows.items():
-        yield f"{count} {name} between it and {other if other.isupper() else 'its filler'}."
+        yield "join", f"{count} × {name} between it and {other if other.isupper() else 'its filler'}."
 
 
-def _screws(anchors: Sequence[Anchor], fit: Fit) -> Iterator[str]:
+def _screws(anchors: Sequence[Anchor], fit: Fit) -> Iterator[_Said]:
     write = fit.made.units.write
     rows: dict[tuple[str, Holds], list[Anchor]] = {}
     for each in anchors:
@@ -196,7 +240,10 @@ def _screws(anchors: Sequence[Anchor], fit: Fit) -> Iterator[str]:
             else f"{write(Length(places[0]))} to {write(Length(places[-1]))}"
         )
         first = mine[0]
-        yield f"{len(mine)} {name} into {holds.words}{'s' if len(places) > 1 and holds is Holds.STUD else ''}, {at} from its left side: {first.fastener.why}; {write(first.goes, True)} goes in."
+        yield (
+            "screw",
+            f"{len(mine)} × {name} into {holds.words}{'s' if len(places) > 1 and holds is Holds.STUD else ''}, {at} from its left side: {first.fastener.why}; {write(first.goes, True)} goes in.",
+        )
 
 
 def _filler(fit: Fit, gap: Gap, codes: Sequence[str]) -> Iterator[str]:

@@ -439,7 +439,9 @@ def _to_12(project: dict[str, Any]) -> dict[str, Any]:
 
     def chosen(tree: Any) -> dict[str, Any]:
         tree = rows(
-            rows(tree, "cases", lambda case: {**case, "on": None}), "spaces", lambda space: {**space, "kick": "0 in"}
+            rows(tree, "cases", lambda case: {**case, "on": None}),
+            "spaces",
+            lambda space: {**space, "kick": "0 in", "what": "other"},
         )
         return {**tree, "ties": []} if isinstance(tree, dict) else tree
 

@@ -9,6 +9,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from enum import Enum
 
+from ..appliances import APPLIANCES
 from ..lengths import ZERO, Length, inches
 
 
@@ -45,6 +46,7 @@ class RunSpace:
         goods: code of the stock a filler is made of.
         scribe: what a filler is cut wider, to be scribed to the wall.
         kick: how high the kick of a piece is that is there already; 0 if it has none.
+        what: which appliance it is, a row of their table.
     """
 
     wall: int
@@ -61,6 +63,7 @@ class RunSpace:
     goods: str = ""
     scribe: Length = inches("1/2")
     kick: Length = ZERO
+    what: str = "other"
 
     def __post_init__(self) -> None:
         if self.wall < 1:
@@ -69,3 +72,5 @@ class RunSpace:
             raise ValueError("what stands in a run has sizes above 0, or no width for a share of what is left over")
         if min(self.air, self.behind, self.above, self.scribe, self.kick) < ZERO:
             raise ValueError("what is left free is 0 or more")
+        if self.what not in APPLIANCES:
+            raise ValueError(f"an appliance is one of {', '.join(APPLIANCES)}")

@@ -36,6 +36,7 @@ INSIDE, APART, _SIDEWAYS = inches("1/2"), inches(16), inches("1/2")
 #: A case that reaches the ceiling so far is fixed into joists as well, if its mouth is this wide.
 _TO_CEILING, _WIDE_MOUTH = inches(1), inches(36)
 _KIND = FastenerKind.WALL_SCREW
+_SECOND = Role(PartKind.BACK, Side.SECOND)
 #: How near a back is to the rail it lies against, in ticks (of our own).
 _AGAINST = millimetres(2).ticks
 
@@ -55,6 +56,10 @@ def needed(holds: Holds) -> Length:
 def clear(assembly: Assembly, part: Placed) -> tuple[int, int]:
     """Return between which places across a case a screw through a rail has wood at both sides, inside the case's sides."""
     low, high = part.box.span(0)
+    if assembly.slant is not None:
+        # Across a corner the backs meet each other, and the sides stand on their far ends.
+        edge = part.thickness.length.ticks + INSIDE.ticks
+        return low + edge, high - edge
     for side in assembly.parts:
         if side.role.kind is PartKind.SIDE:
             if side.role.side is Side.LEFT:
@@ -77,6 +82,8 @@ def counted(assembly: Assembly, wall: Wall, place: Place) -> list[int]:
 def holds(part: Placed) -> bool:
     """Whether a case is screwed to the wall through a part: a rail, a stretcher on edge at the back, a thick back."""
     kind = part.role.kind
+    if part.role == _SECOND:
+        return False
     if kind is PartKind.STRETCHER:
         return part.axes[2] == 1 and part.role.side is Side.BACK
     return kind is PartKind.RAIL or (kind is PartKind.BACK and part.thickness.length >= millimetres(11))
@@ -99,7 +106,26 @@ def to_the_wall(made: Derived, place: Place, room: Measured) -> Iterator[Anchor]
             anchor = _screw(made, assembly, part, (at, part.box.low[1], z), wall, kind, number)
             if anchor is not None:
                 yield anchor
+    if assembly.slant is not None:
+        yield from _round_the_corner(made, assembly, room)
     yield from _to_joists(made, place, room)
+
+
+def _round_the_corner(made: Derived, assembly: Assembly, room: Measured) -> Iterator[Anchor]:
+    """Return what holds the second back of a corner case to the wall that follows: its places count from the corner."""
+    after = next((each for each in made.rooms if each.number == room.number + 1), None)
+    part = next((p for p in assembly.parts if p.role == _SECOND), None)
+    if after is None or part is None or after.wall.room != room.wall.room or after.wall.island is not None:
+        return
+    deep = assembly.outside[2].length
+    edge = part.thickness.length + INSIDE
+    for number, stud in enumerate(after.wall.studs, start=1):
+        y = (deep - stud.at).ticks
+        if stud.up is None and part.box.low[1] + edge.ticks <= y <= part.box.high[1] - edge.ticks:
+            at = (part.box.low[0], y, _height(part))
+            anchor = _screw(made, assembly, part, at, after.wall, _OF[stud.kind], number, 0)
+            if anchor is not None:
+                yield anchor
 
 
 def rail_anchors(made: Derived) -> Iterator[Anchor]:
@@ -190,13 +216,13 @@ def _lining(wall: Wall) -> tuple[str, Length]:
 
 
 def _screw(
-    made: Derived, assembly: Assembly, part: Placed, at: Point, wall: Wall, kind: Holds, number: int
+    made: Derived, assembly: Assembly, part: Placed, at: Point, wall: Wall, kind: Holds, number: int, axis: int = 1
 ) -> Anchor | None:
     shop = made.shop_of()
     items = sorted(shop.items("wall-screw"), key=lambda item: item.length)
-    before = _before(assembly, part, at)
+    before = _before(assembly, part, at) if axis == 1 else None
     at = (at[0], before.box.low[1] if before is not None else at[1], at[2])
-    behind = Length(assembly.outside[2].length.ticks - at[1])
+    behind = Length(assembly.outside[2 if axis == 1 else 0].length.ticks - at[axis])
     passes = (("case", behind), *((_lining(wall),) if kind is not Holds.INSERT or wall.lining is not None else ()))
     radius = DIAMETER[_KIND].ticks // 2
     taken = [rod for hole in part.holes for rod in rods_of(part, hole)]
@@ -205,20 +231,23 @@ def _screw(
         for f in assembly.fasteners
         if part.role in f.through or f.into == part.role
     ]
-    low, high = clear(assembly, part)
+    across = 1 - axis
+    low, high = clear(assembly, part) if axis == 1 else part.box.span(1)
     for by in (0, 1, -1) if kind is not Holds.INSERT else (0,):
-        head = (at[0] + by * _SIDEWAYS.ticks, at[1], at[2])
+        line = list(at)
+        line[across] += by * _SIDEWAYS.ticks
+        head = (line[0], line[1], line[2])
         through = [before.role, part.role] if before is not None else [part.role]
         through += [
             each.role for each in assembly.parts
-            if each.role != part.role and each.box.low[1] >= part.box.high[1] and spans(each, 1, head)
+            if each.role != part.role and each.box.low[axis] >= part.box.high[axis] and spans(each, axis, head)
         ]  # fmt: skip
-        anchor = _anchor(assembly.letter, passes, kind, number, head, 1, items, tuple(through), made.units)
+        anchor = _anchor(assembly.letter, passes, kind, number, head, axis, items, tuple(through), made.units)
         if anchor is None:
             return None
-        own = solid(part, 1, head, part.box.low[1], part.box.high[1], radius)
+        own = solid(part, axis, head, part.box.low[axis], part.box.high[axis], radius)
         rod = Rod(head, anchor.fastener.tip, radius)
-        if own and low <= head[0] <= high and not any(rod.near(other) for other in taken):
+        if own and low <= head[across] <= high and not any(rod.near(other) for other in taken):
             return anchor
     return None
 

@@ -53,7 +53,7 @@ def anchored(made: Derived) -> list[Anchor]:
         room = made.rooms[line.wall - 1]
         if room.wall.island is None:
             for place in line.places:
-                if place.letter and _straight(made, place.letter):
+                if place.letter and place.letter not in made.unbuilt and not made.project.case(place.letter).turned:
                     found += to_the_wall(made, place, room)
     return [*found, *rail_anchors(made)]
 

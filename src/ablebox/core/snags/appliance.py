@@ -6,7 +6,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from ..cabinet.places import at
-from ..fronts.cell.appliance import APPLIANCES, ApplianceSpace
+from ..fronts.cell.appliance import WORDS, ApplianceSpace
 from ..lengths import Length
 from ..shop.made import Made
 from .snag import Check, Level, Snag
@@ -31,7 +31,7 @@ def appliances_fit(made: Made) -> Iterator[Snag]:
                 if size is not None and size + air > have:
                     short = Length((size + air - have).ticks)
                     with_air = f" with {write(air)} of air" if air else ""
-                    what = APPLIANCES[cell.what]
+                    what = WORDS[cell.what]
                     text = (
                         f"{case.letter}: the {what} is {write(size)} in {way}{with_air}, its opening {write(have)}: "
                         f"{write(short)} too little; make the case larger there."

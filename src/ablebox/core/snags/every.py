@@ -9,7 +9,9 @@ from dataclasses import replace
 from ..errors import AbleBoxError
 from ..shop.made import Made
 from . import (
+    anchors,
     appliance,
+    around,
     bench,
     built,
     clashes,
@@ -25,12 +27,14 @@ from . import (
     hardware,
     held,
     joints,
+    level,
     neighbours,
     opening,
     readings,
     room,
     sag,
     saw,
+    stands,
     stock,
     unbuilt,
     wide,
@@ -39,7 +43,7 @@ from .snag import Check, Fix, Snag
 
 CHECKS: tuple[Check, ...] = (
     *unbuilt.CHECKS, *fit.CHECKS, *wide.CHECKS, *built.CHECKS, *clashes.CHECKS, *stock.CHECKS, *joints.CHECKS, *neighbours.CHECKS, *hanging.CHECKS, *fastened.CHECKS, *fronts.CHECKS, *frames.CHECKS,
-    *opening.CHECKS, *hardware.CHECKS, *appliance.CHECKS, *grain.CHECKS, *cut_pieces.CHECKS, *held.CHECKS, *saw.CHECKS, *ends.CHECKS, *diagonal.CHECKS, *sag.CHECKS, *readings.CHECKS, *room.CHECKS, *bench.CHECKS,
+    *opening.CHECKS, *hardware.CHECKS, *appliance.CHECKS, *grain.CHECKS, *cut_pieces.CHECKS, *held.CHECKS, *saw.CHECKS, *ends.CHECKS, *diagonal.CHECKS, *sag.CHECKS, *readings.CHECKS, *room.CHECKS, *anchors.CHECKS, *level.CHECKS, *stands.CHECKS, *around.CHECKS, *bench.CHECKS,
 )  # fmt: skip
 
 

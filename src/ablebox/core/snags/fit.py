@@ -9,11 +9,11 @@ from math import isqrt
 
 from ..cabinet.design import Case
 from ..case.base_frame import BaseFrame
+from ..fit.fit import fit_of
 from ..lengths import ZERO, Length, inches
 from ..project import rows
 from ..project.tree import Project
-from ..room.ground import ground_of
-from ..room.wall import Wall, heights_over
+from ..room.wall import heights_over
 from ..run.members import hangs
 from ..run.place import Place
 from ..run.space import SpaceKind
@@ -23,6 +23,8 @@ from .snag import Check, Fix, Level, Snag
 
 #: A hung case narrower than this is of no use (common practice).
 _NARROWEST = inches(6)
+#: So little to spare is told (of our own).
+_SPARE = inches("1/2")
 
 
 def _with_width(project: Project, case: Case, width: Length) -> Project:
@@ -140,10 +142,10 @@ def through_the_mouth(made: Made) -> Iterator[Snag]:
             yield Snag("fit.mouth", Level.STOP, text, case.letter, f"{case.letter}/width", fix)
 
 
-def highest(wall: Wall, place: Place) -> Length:
-    """Return the highest point of the floor under something."""
-    ground = ground_of(wall)
-    return max(ground.at(*at) for at in ground.corners(place.x, place.end, ZERO, place.depth))
+def level_under(made: Made, case: Case) -> Length:
+    """Return how high the level line is that a case stands on, or that what hangs is measured from."""
+    line = fit_of(made).line(case.wall)
+    return line.line if line is not None else ZERO
 
 
 def lowest_ceiling(made: Made, case: Case) -> Length | None:
@@ -154,7 +156,7 @@ def lowest_ceiling(made: Made, case: Case) -> Length | None:
     floor = ZERO
     if place is not None:
         heights += heights_over(room.wall.ceilings, place.x, place.end)
-        floor = max([ZERO, highest(room.wall, place)])
+        floor = max([ZERO, level_under(made, case)])
     return min(heights) - floor if heights else None
 
 
@@ -192,6 +194,10 @@ def under_the_ceiling(made: Made) -> Iterator[Snag]:
         diagonal = Length(isqrt(tipped**2 + depth**2))
         most = min(Length(isqrt(max(0, highest.ticks**2 - depth**2)) + apart), ceiling)
         if height <= top and tipped**2 + depth**2 <= highest.ticks**2:
+            spare = highest - Length(isqrt(tipped**2 + depth**2))
+            if spare < _SPARE and tipped > depth:
+                text = f"{case.letter} can be tipped up with {write(spare)} to spare: measure the ceiling where that is done, without its door and light."
+                yield Snag("fit.tip-spare", Level.NOTE, text, case.letter, f"{case.letter}/height")
             continue
         fix = None
         if most.ticks > 0:

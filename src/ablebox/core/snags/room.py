@@ -5,7 +5,6 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from dataclasses import replace
-from math import cos, pi, sin
 
 from ..assembly.role import BOXES, PartKind
 from ..assembly.solid import Box
@@ -15,9 +14,9 @@ from ..case.base_feet import Feet
 from ..case.base_legs import Legs
 from ..case.cutouts import Cutout
 from ..case.kick_notched import NotchedKick
+from ..fit.carried import passes, size
 from ..lengths import ZERO, Length, inches
 from ..room.obstacle import OBSTACLES, Deal, Obstacle
-from ..run.members import hangs, is_tall
 from ..run.place import Place
 from ..run.space import SpaceKind
 from ..shop.made import Made
@@ -140,59 +139,28 @@ def _covers(cutout: Cutout, x: Length, z: Length, obstacle: Obstacle) -> bool:
     )
 
 
-def something_to_fasten_to(made: Made) -> Iterator[Snag]:
-    """Where studs were found, a hung case and a tall one reaches one; else it is fastened to its neighbour."""
-    for line in made.lines:
-        room = made.rooms[line.wall - 1]
-        if not room.wall.studs or room.wall.island is not None:
-            continue
-        for place in line.places:
-            case = made.project.case(place.letter) if place.letter else None
-            if case is None or any(place.x < stud.at < place.end for stud in room.wall.studs):
-                continue
-            write = made.units.write
-            nearest = min((stud.at for stud in room.wall.studs), key=lambda at: abs((at - place.x).ticks))
-            if hangs(case):
-                text = (
-                    f"{case.letter} hangs between {write(place.x)} and {write(place.end)} and no stud is there, the nearest is at "
-                    f"{write(nearest)}: screw a rail across two studs first and hang it on that, or tie it to its neighbours."
-                )
-                yield Snag("room.stud", Level.WARN, text, case.letter, f"{case.letter}/width")
-            elif is_tall(case):
-                text = f"{case.letter} is tall and no stud is behind it: tie it to its neighbour, or fix a rail to the wall first."
-                yield Snag("room.stud", Level.NOTE, text, case.letter)
-
-
 def through_the_way_in(made: Made) -> Iterator[Snag]:
-    """The two smaller sizes of a case pass every door; where there is a turn behind it, the longest too."""
+    """A case passes every door on the way into its room as it is carried, and gets round the turn behind it."""
     write = made.units.write
-    for way in made.project.room.ways:
-        low, high = sorted((way.width, way.height))
-        for assembly in made.assemblies:
-            small, middle, long = sorted(number.length for number in assembly.outside)
-            if small > low or middle > high:
+    for case, assembly in made.built:
+        room = made.rooms[case.wall - 1].wall.room
+        for each in passes(made, case.letter, room):
+            if each.goes:
+                continue
+            way = each.way
+            small, middle, long = sorted(size(assembly, True))
+            if each.spare < ZERO:
                 text = (
-                    f"{assembly.letter}: {write(small)} × {write(middle)} does not pass the {way.name}, {write(way.width)} × "
+                    f"{case.letter}: {write(small)} × {write(middle)} does not pass the {way.name}, {write(way.width)} × "
                     f"{write(way.height)}: build it in two parts, or carry it in before the back is on."
                 )
-                yield Snag("room.way", Level.STOP, text, assembly.letter)
-            elif way.turn is not None and long > _round_the_turn(way.width, way.turn, small):
+                yield Snag("room.way", Level.STOP, text, case.letter)
+            elif each.round is not None and way.turn is not None:
                 text = (
-                    f"{assembly.letter} is {write(long)} long and does not go round the turn behind the {way.name}: with {write(way.turn)} "
-                    f"before it and {write(small)} of depth, {write(_round_the_turn(way.width, way.turn, small))} would."
+                    f"{case.letter} is {write(long)} long and does not go round the turn behind the {way.name}: with {write(way.turn)} "
+                    f"before it and {write(small)} of depth, {write(each.round)} would."
                 )
-                yield Snag("room.turn", Level.STOP, text, assembly.letter)
-
-
-def _round_the_turn(width: Length, turn: Length, deep: Length) -> Length:
-    """Return the longest box of a depth that goes round a right-angled turn, standing upright.
-
-    The longest ladder for widths a and b is (a^(2/3) + b^(2/3))^(3/2) (a school problem of calculus); a box of depth d
-    needs the least over angles of (a sin t + b cos t - d) / (sin t cos t), which is looked for in small steps.
-    """
-    a, b, d = width.mm, turn.mm, deep.mm
-    best = min((a * sin(t) + b * cos(t) - d) / (sin(t) * cos(t)) for t in (pi / 2 * i / 400 for i in range(4, 397)))
-    return Length(max(0, int(best * 16_000)))
+                yield Snag("room.turn", Level.STOP, text, case.letter)
 
 
 #: Least way between two fronts; one person works in 42 in, two in 48 (Kitchen Planning Guidelines, National Kitchen and Bath
@@ -208,7 +176,8 @@ def round_islands(made: Made) -> Iterator[Snag]:
         if island is None or not places:
             continue
         start, end = island.along, island.along + (places[-1].end - places[0].x)
-        across = [place.depth for place in made.line(1).places if place.x < end and start < place.end]
+        first = next(each.number for each in made.rooms if each.wall.room == room.wall.room)
+        across = [place.depth for place in made.line(first).places if place.x < end and start < place.end]
         beside = max(across, default=ZERO)
         way = island.away - beside
         least, work = made.units.usual(_WAY), made.units.usual(_WORK)
@@ -219,7 +188,7 @@ def round_islands(made: Made) -> Iterator[Snag]:
             fix = Fix(f"Set it {write(far)} from the wall", made.project.with_wall(room.number, wall))
             level = Level.STOP if way < least else Level.NOTE
             text = (
-                f"Between {room.wall.name} and the run of {made.rooms[0].wall.name} there are {write(way)}: {write(least)} is the least to "
+                f"Between {room.wall.name} and the run of {made.rooms[first - 1].wall.name} there are {write(way)}: {write(least)} is the least to "
                 f"pass, {write(work)} to work in."
             )
             yield Snag("room.aisle", level, text, "", key, fix)
@@ -282,7 +251,6 @@ CHECKS: tuple[Check, ...] = (
     obstacles_in_the_way,
     through_the_way_in,
     appliances_breathe,
-    something_to_fasten_to,
     corners_square,
     round_islands,
 )

@@ -25,7 +25,7 @@ from ...core.errors import LengthNotUnderstood
 from ...core.lengths import Length
 from ...core.log.entry import Entry, EntryKind
 from ...core.project import bench_edits
-from ...core.project.choices import set_measured
+from ...core.project.fit_edits import came_out
 from ...core.project.log_edits import done_entries
 from ...core.typed import read_length
 from ...core.units import System
@@ -448,10 +448,10 @@ class BenchStage(Stage):
     def _came_out(self, key: str, text: str) -> str:
         project = self.desk.document.project
         if not text.strip():
-            return self.desk.change("As it came out: taken away", set_measured(project, key, None))
+            return self.desk.change("As it came out: taken away", came_out(project, key, None))
         try:
             value = read_length(text, project.units)
-            after = set_measured(project, key, value)
+            after = came_out(project, key, value)
         except (LengthNotUnderstood, ValueError) as fault:
             return str(fault)
         why = self.desk.change(f"As it came out: {key.partition('/')[2].replace('.', ' ')}", after)

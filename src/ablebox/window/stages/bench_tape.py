@@ -10,6 +10,7 @@ from PyQt6.QtWidgets import QCheckBox, QHBoxLayout, QVBoxLayout
 from ...core.bench.doubt import Clearance
 from ...core.drawing.bench_words import StepWords
 from ...core.lengths import Length, inches, millimetres
+from ...core.project.fit_edits import known as came_out_as
 from ...core.units import Units
 from ..desk import Desk
 from ..widgets.length_field import FIELD_WIDTH, LengthField
@@ -97,7 +98,7 @@ def add_asks(
         field = LengthField(desk, key, f"{words}, as it came out", lambda text, key=key: told(key, text))  # type: ignore[misc]
         field.setObjectName(f"came-out:{key}")
         field.setFixedWidth(FIELD_WIDTH)
-        known = desk.document.project.measured.get(key)
+        known = came_out_as(desk.document.project, key)
         field.setText(units.write(known) if known is not None else "")
         row.addWidget(field)
         column.addLayout(row)

@@ -10,7 +10,7 @@ from PyQt6.QtWidgets import QAbstractButton, QSizePolicy, QVBoxLayout, QWidget
 from .. import theme
 from ..qt_canvas import draw_text
 
-WIDTH, HEIGHT = 98, 86
+WIDTH, HEIGHT = 98, 80
 #: Under this height of a stage there is no room for its state: the rule folds the states away.
 FOLDED, _LEAST = 62, 30
 

@@ -10,6 +10,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import ClassVar
 
+from ...appliances import APPLIANCES
 from ...case.fields import check_names, one_of, optional_size, size
 from ...case.shell import Work
 from ...lengths import ZERO, Length
@@ -18,10 +19,8 @@ from ..area import Area
 from ..fit.same import LikeOthers
 from .context import FaceContext
 
-APPLIANCES = {
-    "oven": "oven", "microwave": "microwave", "dishwasher": "dishwasher", "refrigerator": "refrigerator",
-    "washer": "washing machine", "other": "appliance",
-}  # fmt: skip
+#: What stands there: its code, and what it is called.
+WORDS = {code: each.words for code, each in APPLIANCES.items()}
 
 
 @dataclass(frozen=True, slots=True)
@@ -38,7 +37,7 @@ class ApplianceSpace:
         air_behind: kept free behind it.
     """
 
-    what: str = one_of("appliance", "oven", APPLIANCES)
+    what: str = one_of("appliance", "oven", WORDS)
     width: Length | None = optional_size("its width", "not said")
     height: Length | None = optional_size("its height", "not said")
     depth: Length | None = optional_size("its depth, handles included", "not said")

@@ -1,0 +1,363 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The Fit stage: the wall with its true floor, level line, shims, studs and screws, and the order of going in."""
+
+from __future__ import annotations
+
+from PyQt6.QtCore import Qt
+from PyQt6.QtGui import QKeyEvent
+from PyQt6.QtWidgets import QHBoxLayout, QPushButton, QVBoxLayout
+
+from ...core.bench.bench import Bench, JobStep, bench_of
+from ...core.bench.fitting import IN_ROOM
+from ...core.bench.verb import What
+from ...core.drawing.bench_words import BenchWords, title_of
+from ...core.drawing.fit_view import fit_plan, fit_view, times
+from ...core.drawing.fit_words import lines
+from ...core.drawing.job_view import standing, wall_of
+from ...core.drawing.shapes import Drawing
+from ...core.errors import LengthNotUnderstood
+from ...core.fit.fit import Fit
+from ...core.log.entry import Entry, EntryKind
+from ...core.order.first import First
+from ...core.project import bench_edits
+from ...core.project.fit_edits import came_out, line_ticked
+from ...core.project.log_edits import done_entries
+from ...core.typed import read_length
+from ..desk import Desk
+from ..widgets.choice_box import add_choice, choice_box
+from ..widgets.drawing_view import DrawingView
+from ..widgets.wall_tabs import WallTabs
+from ..widgets.words import Words
+from .bench_tape import add_asks, add_cautions
+from .fit_list import FitList, Row
+from .fit_tape import add_lines
+from .stage import Stage
+
+
+class FitStage(Stage):
+    """The room."""
+
+    name, title = "fit", "Fit"
+    help = "Level, set, hang and fasten everything in the room, in order"
+
+    def __init__(self, desk: Desk) -> None:
+        super().__init__(desk)
+        self._key = ""
+        self._case = ""
+        self._above = False
+        self._tabs = WallTabs("fit-wall")
+        self._tabs.picked.connect(self._show_wall)
+        self.head.addWidget(self._tabs)
+        self._turn = QPushButton("From above")
+        self._turn.setObjectName("fit-above")
+        self._turn.setCheckable(True)
+        self._turn.clicked.connect(self._look_from_above)
+        self.head.addWidget(self._turn)
+        row = QHBoxLayout()
+        row.setSpacing(10)
+        column = QVBoxLayout()
+        self.drawing = DrawingView(desk, "fit-drawing")
+        column.addWidget(self.drawing, 1)
+        self._key_words = Words("", 13, colour="quiet", wrap=True)
+        column.addWidget(self._key_words)
+        row.addLayout(column, 1)
+        self.sheet = FitList(self._go_to_key)
+        row.addWidget(self.sheet)
+        self.body.addLayout(row, 1)
+        under = QHBoxLayout()
+        under.addStretch(1)
+        self._buttons: dict[str, QPushButton] = {}
+        for name, words, tip, by in (
+            ("fit-back", "Back", "Backspace or the left arrow", -1),
+            ("fit-done", "Done", "Space: tick it and go on", 1),
+        ):
+            button = QPushButton(words)
+            button.setObjectName(name)
+            button.setToolTip(tip)
+            button.setAccessibleName(words)
+            button.setProperty("small", True)
+            button.clicked.connect(lambda _, by=by: self.walk(by))
+            under.addWidget(button)
+            self._buttons[name] = button
+        self.body.addLayout(under)
+
+    # Which step
+
+    @property
+    def bench(self) -> Bench:
+        """The steps of the project at hand."""
+        return bench_of(self.desk.document.made)
+
+    @property
+    def fit(self) -> Fit:
+        """Its fitting."""
+        return self.bench.fit
+
+    @property
+    def steps(self) -> list[JobStep]:
+        """The steps in the room."""
+        found = [job for job in self.bench.steps if job.step.what in IN_ROOM]
+        if not found:
+            return []
+        return [job for job in self.bench.steps if job.n >= found[0].n]
+
+    @property
+    def at(self) -> int:
+        """The number of the step in view, from 0; -1 if there is none."""
+        steps = self.steps
+        for i, job in enumerate(steps):
+            if self._key and self._key in job.places:
+                return i
+        return next((i for i, job in enumerate(steps) if not self.bench.is_done(job)), len(steps) - 1)
+
+    @property
+    def job(self) -> JobStep | None:
+        """The step in view; ``None`` if there is none."""
+        steps = self.steps
+        return steps[self.at] if steps else None
+
+    @property
+    def wall(self) -> int:
+        """The number of the wall in view: that of the step."""
+        job = self.job
+        if job is None:
+            return 1
+        letter = job.letters[0]
+        if not self.bench.is_case(letter) and job.step.what not in (What.SCRIBE, What.TRIM, What.WALL_RAILS):
+            return min(self.desk.selection.wall or 1, len(self.desk.document.project.room.walls))
+        return wall_of(self.bench, letter, job.step)
+
+    def _go_to_key(self, key: str) -> None:
+        job = next((job for job in self.steps if key in job.places), None)
+        if job is not None:
+            self.go_to(job)
+
+    def go_to(self, job: JobStep) -> None:
+        """Show a step, and select its case."""
+        self._key = job.places[0]
+        selection, letter = self.desk.selection, job.letters[0]
+        own = letter if self.bench.is_case(letter) else selection.case
+        self._case = own
+        if selection.case != own or selection.number:
+            selection.select(case=own, number="")
+        else:
+            selection.changed.emit()
+
+    def go(self, by: int) -> None:
+        """Show the next step, or the one before."""
+        steps = self.steps
+        if steps:
+            self.go_to(steps[min(len(steps) - 1, max(0, self.at + by))])
+
+    def walk(self, by: int) -> None:
+        """Tick the step in view and go on, or go back and take the tick of that away."""
+        steps, at = self.steps, self.at
+        if not steps:
+            return
+        ticked = steps[at if by > 0 else max(0, at - 1)]
+        then = steps[min(len(steps) - 1, at + 1)] if by > 0 else ticked
+        self._key = then.places[0]
+        self._tick(ticked, by > 0)
+        self.go_to(then)
+
+    def _tick(self, job: JobStep, done: bool) -> None:
+        if self.bench.is_done(job) == done:
+            return
+        project, title = self.desk.document.project, title_of(job.step)
+        places = [place for letter, step in job.rows for place in self.bench.copies(letter, step)]
+        new = [place for place in places if place not in project.bench.ticked]
+        words = f"{title}, {', '.join(job.letters)}: {'done' if done else 'not done'}"
+        if not self.desk.change(words, bench_edits.ticked(project, places, done)) and done:
+            self.desk.document.log(*done_entries(new, title, self.desk.now()))
+
+    def _tick_line(self, line: str, done: bool) -> None:
+        project = self.desk.document.project
+        self.desk.change("A line in the room: " + ("done" if done else "open"), line_ticked(project, line, done))
+
+    def _show_wall(self, number: int) -> None:
+        """Show the first step at a wall that is not done."""
+        entry = next((each for each in self.fit.order if each.wall == number), None)
+        self.desk.selection.select(wall=number, number="")
+        own = [
+            job
+            for job in self.steps
+            if entry is not None and self.bench.is_case(job.letters[0]) and self._at(job) == number
+        ]
+        if own:
+            self.go_to(next((job for job in own if not self.bench.is_done(job)), own[0]))
+        else:
+            self.refresh()
+
+    def _at(self, job: JobStep) -> int:
+        entry = self.fit.entry(job.letters[0])
+        return entry.wall if entry is not None else 0
+
+    def _look_from_above(self) -> None:
+        self._above = not self._above
+        self.refresh()
+
+    # What is shown
+
+    def state(self) -> str:
+        """Return how many cases stand."""
+        project = self.desk.document.project
+        if self.desk.selection.stage != "fit" and not project.bench.ticked:
+            return "not begun"
+        if not self.fit.order:
+            return "nothing yet"
+        there = standing(self.bench)
+        return f"{sum(there.values())} of {len(there)} stand"
+
+    def refresh(self) -> None:
+        """Show the step in view at its wall."""
+        project, job = self.desk.document.project, self.job
+        walls = project.room.walls
+        self._tabs.setVisible(len(walls) > 1)
+        self._turn.setChecked(self._above)
+        for button in self._buttons.values():
+            button.setEnabled(job is not None)
+        if job is None:
+            self.heading.set_text("Nothing to set yet")
+            self.under.set_text("Put cases into a run of a wall; those that stand by themselves are only carried in.")
+            self.drawing.show_drawing(Drawing("no wall"))
+            self._key_words.set_text("")
+            self.sheet.show_rows([], -1)
+            return
+        number = self.wall
+        self._tabs.show_walls([wall.name for wall in walls], number)
+        letter = job.letters[0] if self.bench.is_case(job.letters[0]) else ""
+        unit = "inches" if project.units.system.value == "inch" else "mm"
+        self.heading.set_text(f"Standing {walls[number - 1].name}")
+        line = self.fit.line(number)
+        floor = (
+            "nobody has read the floor"
+            if line is None or not line.read
+            else f"floor as read, drawn × {times(self.fit, number)}"
+        )
+        self.under.set_text(
+            f"{floor} · studs and screws from the front · sizes in {unit}"
+            if not self._above
+            else f"what is packed, from above · sizes in {unit}"
+        )
+        view = fit_plan if self._above else fit_view
+        self.drawing.show_drawing(view(self.fit, number, letter, standing(self.bench)))
+        self._key_words.set_text(
+            "Numbers below are packed under the fronts. Dashed blue is the level line, struck from the highest point ▲. Dots are screws."
+            if not self._above
+            else "Circles are where something is packed, or a foot turned, and by how much."
+        )
+        self.sheet.show_rows(
+            [Row(job.places[0], self._row_words(job), self.bench.is_done(job)) for job in self.steps], self.at
+        )
+        self._buttons["fit-done"].setText("Done ✓" if self.bench.is_done(job) else "Done")
+
+    def _row_words(self, job: JobStep) -> str:
+        letter = job.letters[0]
+        if self.bench.is_case(letter):
+            return f"{letter}  {title_of(job.step)}"
+        if job.step.what is What.SCRIBE:
+            return f"{title_of(job.step)} {job.step.key.rpartition(' ')[2]}"
+        return title_of(job.step)
+
+    def select(self) -> None:
+        """Show the selected case's first step in the room that is not done, if another case was selected."""
+        job, letter = self.job, self.desk.selection.case
+        if job is not None and letter not in job.letters and letter != self._case:
+            own = [each for each in self.steps if letter in each.letters]
+            if own:
+                self._key = next((each for each in own if not self.bench.is_done(each)), own[0]).places[0]
+        self.refresh()
+
+    def keyPressEvent(self, event: QKeyEvent | None) -> None:
+        if event is None:
+            return
+        key = Qt.Key(event.key())
+        if key is Qt.Key.Key_Space:
+            self.walk(1)
+        elif key is Qt.Key.Key_Backspace:
+            self.walk(-1)
+        elif key in (Qt.Key.Key_Right, Qt.Key.Key_Left):
+            self.go(1 if key is Qt.Key.Key_Right else -1)
+        else:
+            super().keyPressEvent(event)
+
+    # The tape
+
+    def tape(self, column: QVBoxLayout) -> None:
+        """Show the step: what is brought, its lines to tick, what came out, what to heed."""
+        job = self.job
+        if job is None:
+            super().tape(column)
+            return
+        letter, step = job.rows[0]
+        words = BenchWords(self.bench)
+        said = words.of(job)
+        column.addWidget(Words(self._title(job), 20, True, wrap=True))
+        column.addWidget(Words(self._place(job), 14, colour="quiet", wrap=True))
+        column.addSpacing(4)
+        column.addWidget(Words("Bring", 14, True, "quiet"))
+        column.addWidget(Words(said.tools, 15, wrap=True))
+        column.addSpacing(4)
+        column.addWidget(Words("Then", 14, True, "quiet"))
+        project = self.desk.document.project
+        if step.what in IN_ROOM:
+            rows = lines(self.fit, letter, step, words.codes(letter, step.roles))
+        else:
+            rows = [(f"{letter}/{step.key}.{i}", text) for i, text in enumerate(said.do)]
+        add_lines(column, rows, project.fit.done, self._tick_line)
+        if said.check:
+            column.addWidget(Words(f"Check: {said.check}.", 15, True, wrap=True))
+        asks = [(key, *words.ask(letter, key)) for key in step.asks]
+        add_asks(column, self.desk, asks, self._came_out)
+        if step.what is What.BEFORE:
+            first = choice_box(
+                "fit-first",
+                "what goes in first",
+                [(each, each.words) for each in First],
+                project.bench.order.first,
+                self._first,
+            )
+            add_choice(column, "what goes in first", first)
+        column.addSpacing(6)
+        add_cautions(column, said)
+
+    def _title(self, job: JobStep) -> str:
+        letter, title = job.letters[0], title_of(job.step)
+        if job.step.what in (What.STAND, What.HANG_UP):
+            count = next(i for i, each in enumerate(self.fit.order, start=1) if each.letter == letter)
+            return f"Case {letter} goes in {_NTH[count - 1] if count <= len(_NTH) else f'as number {count}'}"
+        who = f"Case {letter}: " if self.bench.is_case(letter) else ""
+        return f"{who}{title}" if who else title[:1].upper() + title[1:]
+
+    def _place(self, job: JobStep) -> str:
+        entry = self.fit.entry(job.letters[0])
+        if entry is None:
+            return f"step {self.at + 1} of {len(self.steps)} in the room"
+        against = f", against {entry.against}" if entry.against else ""
+        return f"{self.desk.document.project.wall(entry.wall).name}{against} · step {self.at + 1} of {len(self.steps)}"
+
+    def _first(self, first: First) -> None:
+        after = bench_edits.ordered(self.desk.document.project, "", "first", first)
+        self.desk.change(first.words.capitalize(), after)
+
+    def _came_out(self, key: str, text: str) -> str:
+        project = self.desk.document.project
+        if not text.strip():
+            return self.desk.change("As it came out: taken away", came_out(project, key, None))
+        try:
+            value = read_length(text, project.units)
+            after = came_out(project, key, value)
+        except (LengthNotUnderstood, ValueError) as fault:
+            return str(fault)
+        letter = key.partition("/")[0]
+        words = BenchWords(self.bench).ask(letter, key)[0]
+        why = self.desk.change(f"As it came out: {words}", after)
+        if not why:
+            written = f"{words}: {project.units.write(value, unit=True)}"
+            self.desk.document.log(
+                Entry(self.desk.now(), EntryKind.NUMBER, written, letter if self.bench.is_case(letter) else "")
+            )
+        return why
+
+
+_NTH = ("first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth", "ninth", "tenth")
