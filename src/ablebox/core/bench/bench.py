@@ -179,26 +179,26 @@ class Bench:
     @cached_property
     def steps(self) -> tuple[JobStep, ...]:
         """All steps in order."""
-        rows = [*_in_one_order(self._at_bench(), self.book.order.batch), *self._in_room()]
+        at_bench = [self.at_bench(letter) for letter in self._cases]
+        rows = [*_in_one_order(at_bench, self.book.order.batch), *self._in_room()]
         return tuple(JobStep(n, tuple(row)) for n, row in enumerate(rows, start=1))
 
-    def _at_bench(self) -> list[CaseSteps]:
-        """Return the steps up to where everything is carried into the room."""
-        found = []
-        for case in self.cases:
-            end = next((i for i, step in enumerate(case.steps) if self._is_in_room(case.letter, step)), len(case.steps))
-            found.append(replace(case, steps=case.steps[:end]))
-        return found
+    def at_bench(self, letter: str) -> CaseSteps:
+        """Return the steps of a case up to where everything is carried into the room.
+
+        Raises:
+            KeyError: if it is not there, or cannot be built.
+        """
+        case = self._cases[letter]
+        end = next((i for i, step in enumerate(case.steps) if self._is_in_room(letter, step)), len(case.steps))
+        return replace(case, steps=case.steps[:end])
 
     def _is_in_room(self, letter: str, step: Step) -> bool:
         return step.what in IN_ROOM or (step.what is What.CARRY and self.fit.entry(letter) is not None)
 
     def _in_room(self) -> Iterator[list[tuple[str, Step]]]:
         """Return the steps in the room: each case carried and set in its turn, then what is done to those that stand."""
-        left = {
-            case.letter: list(case.steps[len(bench.steps) :])
-            for case, bench in zip(self.cases, self._at_bench(), strict=True)
-        }
+        left = {case.letter: list(case.steps[len(self.at_bench(case.letter).steps) :]) for case in self.cases}
         for what in (What.BEFORE, What.LINE, What.WALL_RAILS):
             yield from _taken(left, what)
         for entry in self.fit.order:

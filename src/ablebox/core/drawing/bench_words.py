@@ -287,6 +287,8 @@ class BenchWords:
                 yield "Doors and drawers run free, gaps are even, nothing rocks."
             case what if what in fit_words.TITLES:
                 yield from fit_words.done(self.bench.fit, letter, step, self.codes(letter, step.roles))
+            case What.CARRY if self.bench.fit.entry(letter) is not None:
+                yield from fit_words.carried(self.bench.fit, letter)
             case What.CARRY:
                 yield f"Case {letter} weighs {lifting(self.made, self.bench.assembly(letter))}."
                 yield "Clear the way, protect the floor."

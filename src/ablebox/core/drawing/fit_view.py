@@ -145,7 +145,7 @@ def _member(drawing: Drawing, fit: Fit, place: Place, lit: bool, stands: bool, o
     where = low + h * 0.45
     colour = line if lit or stands else "ink"
     narrow = w < _RING * 6
-    at, ring = (x + w / 2, where - _RING * 1.3) if narrow else (x + w / 2 + _RING * 1.4, where), min(_RING, w * 0.4)
+    at, ring = (x + w / 2, where - _RING * 1.6) if narrow else (x + w / 2 + _RING * 1.4, where), min(_RING, w * 0.4)
     drawing.add(
         Label(
             x + w / 2,

@@ -111,28 +111,25 @@ def _line(fit: Fit) -> Iterator[str]:
         yield f"Mark {write(height)} over it: lower edge of what hangs."
 
 
-def _carried(fit: Fit, letter: str) -> Iterator[_Said]:
+def carried(fit: Fit, letter: str) -> Iterator[str]:
+    """Return how a case is carried in: its weight, who lifts it, and every place it passes."""
     made = fit.made
     how = lift(made, letter)
     bare = ", doors, drawers and shelves out" if how.bare else ""
     people = {1: "one lifts it", 2: "two lift it", 3: "three lift it"}[how.hands]
-    yield "lift", f"{made.units.weigh(how.kg)}{bare}: {people}."
+    yield f"{made.units.weigh(how.kg)}{bare}: {people}."
     room = made.rooms[made.project.case(letter).wall - 1].wall.room
     for each in passes(made, letter, room):
         if each.goes:
-            yield (
-                "way",
-                f"Through the {each.way.name} with {made.units.write(each.spare)} to spare{' , doors off' if each.bare else ''}.".replace(
-                    " ,", ","
-                ),
-            )
+            off = ", doors off" if each.bare else ""
+            yield f"Through the {each.way.name} with {made.units.write(each.spare)} to spare{off}."
+    yield "Clear the way, protect the floor."
 
 
 def _stand(fit: Fit, letter: str, codes: Sequence[str]) -> Iterator[_Said]:
     made, entry = fit.made, fit.entry(letter)
     assert entry is not None
     case = made.project.case(letter)
-    yield from _carried(fit, letter)
     if codes:
         yield "out", f"Out of it meanwhile: {listed(codes)}."
     if case.on is not None:
@@ -169,11 +166,11 @@ def _packed(fit: Fit, letter: str) -> Iterator[_Said]:
     if not packed:
         yield "pack", "It stands on the floor as it is." if not rows[0].is_foot else "Its feet as they are set."
         return
-    words = ", ".join(f"{where} {write(thick)}" for where, thick in _places(fit, packed))
+    words = ", ".join(f"{where} {write(thick)}" for where, thick in places(fit, packed))
     yield "pack", f"{'Turn its feet out' if rows[0].is_foot else 'Pack it'}: {words}."
 
 
-def _places(fit: Fit, rows: Sequence[Shim]) -> Iterator[tuple[str, Length]]:
+def places(fit: Fit, rows: Sequence[Shim]) -> Iterator[tuple[str, Length]]:
     """Return where something is packed, and by how much; what is the same in front and behind once."""
     write = fit.made.units.write
     by_side: dict[Length, list[Shim]] = {}
@@ -208,7 +205,6 @@ def _hang(fit: Fit, letter: str, codes: Sequence[str]) -> Iterator[_Said]:
     made, entry = fit.made, fit.entry(letter)
     assert entry is not None
     case = made.project.case(letter)
-    yield from _carried(fit, letter)
     if codes:
         yield "out", f"Out of it meanwhile: {listed(codes)}."
     yield "ledge", f"A ledge on the wall or a prop carries it at {made.units.write(case.hang)} over the level line."

@@ -42,7 +42,9 @@ def steps_pages(book: Pages, letter: str) -> None:
     bench = bench_of(book.made)
     if letter not in {case.letter for case in bench.cases}:
         return
-    case = bench.case(letter)
+    case = bench.at_bench(letter)
+    if not case.steps:
+        return
     words = BenchWords(bench)
     name = f"{letter}  {book.made.project.case(letter).name}" if bench.is_case(letter) else NAMES[letter]
     title = f"{name}: at the bench"

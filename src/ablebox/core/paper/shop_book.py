@@ -2,8 +2,8 @@
 """The shop book: what goes to the bench on paper, as PDF.
 
 Cover with snags and what to buy; each case with its drawings and sums; the cut list by
-material; every sheet to scale with its cuts; machining of each part; what is bought; the days; every step at the bench; the
-log; cautions.
+material; every sheet to scale with its cuts; machining of each part; what is bought; the days; every step at the bench, and in
+the room; the log; cautions.
 """
 
 from __future__ import annotations
@@ -16,6 +16,7 @@ from ..shop.made import Made
 from .book_bench import cautions_page, hardware_page, machining_pages, settings_page
 from .book_cases import case_pages, cover_page, run_pages
 from .book_cuts import board_pages, cut_list_pages, fence_list_pages, sheet_page, store_page
+from .book_fit import fit_pages
 from .book_job import buying_page, days_pages, log_pages
 from .book_steps import steps_pages
 from .pages import Pages
@@ -47,6 +48,7 @@ def shop_book(made: Made, plans: Mapping[str, Plan]) -> bytes:
     days_pages(book)
     for steps in bench_of(made).cases:
         steps_pages(book, steps.letter)
+    fit_pages(book)
     log_pages(book)
     cautions_page(book)
     return book.finish()
