@@ -42,3 +42,9 @@ class FitBook:
         """Return the book with a number as it came out, or without it."""
         rest = {name: each for name, each in self.came_out.items() if name != key}
         return replace(self, came_out=rest if value is None else {**rest, key: value})
+
+    def without(self, letter: str) -> FitBook:
+        """Return the book without what is kept of a case."""
+        head = f"{letter}/"
+        left = {key: each for key, each in self.came_out.items() if not key.startswith(head)}
+        return FitBook(tuple(line for line in self.done if not line.startswith(head)), left)

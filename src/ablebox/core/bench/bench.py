@@ -199,7 +199,8 @@ class Bench:
     def _in_room(self) -> Iterator[list[tuple[str, Step]]]:
         """Return the steps in the room: each case carried and set in its turn, then what is done to those that stand."""
         left = {case.letter: list(case.steps[len(self.at_bench(case.letter).steps) :]) for case in self.cases}
-        for what in (What.BEFORE, What.LINE, What.WALL_RAILS):
+        # A base under several is set and levelled before anything stands on it.
+        for what in (What.BEFORE, What.LINE, What.WALL_RAILS, What.BASE):
             yield from _taken(left, what)
         for entry in self.fit.order:
             mine = left.get(entry.letter, [])

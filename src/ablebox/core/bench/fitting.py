@@ -17,6 +17,7 @@ from ..order.order import Order
 from ..parts.listing import Part
 from ..project.placed import FILLER, STRIP
 from ..reckoning import NOTHING
+from ..run.bases import carried_by
 from .brushing import comes_out
 from .by_piece import role_of
 from .step import CaseSteps, Step
@@ -131,6 +132,14 @@ def before_it(fit: Fit, letter: str, step: Step) -> Iterator[tuple[str, str]]:
                 yield STRIP, What.WALL_RAILS.value
             for other in entry.after:
                 yield other, _stands(fit, other)
+            for row in made.run.rows:
+                owner = next(
+                    (each.letter for each in row if letter in [c.letter for c in carried_by(each.letter, row)]), ""
+                )
+                if owner and owner != letter:
+                    yield owner, What.BASE.value
+        case What.BASE if fit.entry(letter) is not None:
+            yield ROOM, What.LINE.value
         case What.SCRIBE:
             wall = made.project.spaces[int(step.roles[0].partition(".")[0]) - 1].wall
             for each in fit.order:

@@ -35,7 +35,7 @@ def needs(bench: Bench) -> dict[int, tuple[int, ...]]:
             mine |= {
                 number[letter, key] for key in (*step.after, *_asked(bench, letter, step)) if (letter, key) in number
             }
-            mine |= {number[each] for each in before_it(bench.fit, letter, step) if each in number}
+            mine |= {number[each] for each in before_it(bench.fit, letter, step) if number.get(each, job.n) < job.n}
             if not _is_aside(bench, letter, step):
                 mine |= {last[letter]} if letter in last else set()
                 last[letter] = job.n

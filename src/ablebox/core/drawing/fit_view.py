@@ -20,7 +20,7 @@ from ..run.space import SpaceKind
 from .palette import tint
 from .shapes import Area, Circle, Drawing, Label, Path, Shape
 
-_SIDE, _GROUND, _LEDGE, _DOT, _WEDGE = 110.0, 190.0, 40.0, 12.0, 46.0
+_SIDE, _GROUND, _LEDGE, _DOT, _WEDGE = 110.0, 290.0, 40.0, 12.0, 46.0
 #: How many times as large the floor is drawn, the largest that keeps its fall under so much of the height.
 _RING = 58.0
 _TIMES, _SHARE = (1, 2, 5, 10, 20), 0.06
@@ -44,7 +44,7 @@ def fit_view(fit: Fit, number: int, chosen: str = "", done: Mapping[str, bool] |
     """
     made, done = fit.made, done or {}
     room = made.rooms[number - 1]
-    drawing = Drawing(f"fitting {room.wall.name}", beside=26.0)
+    drawing = Drawing(f"fitting {room.wall.name}", beside=58.0)
     wide, high = _width(fit, number), _height(fit, number)
     for side, end in ((0.0, room.wall.left), (wide, room.wall.right)):
         if end is not End.OPEN:

@@ -57,3 +57,16 @@ class BenchBook:
         """Return the book with a step ticked, or not."""
         rest = tuple(each for each in self.ticked if each != place)
         return replace(self, ticked=(*rest, place) if done else rest)
+
+    def without(self, letter: str) -> BenchBook:
+        """Return the book without what is kept of a case: another that gets its letter begins anew."""
+
+        def own(place: str) -> bool:
+            return place.startswith((f"{letter}/", f"{letter}#"))
+
+        return replace(
+            self,
+            orders={name: order for name, order in self.orders.items() if name != letter},
+            ticked=tuple(place for place in self.ticked if not own(place)),
+            states={place: state for place, state in self.states.items() if not own(place)},
+        )

@@ -167,7 +167,7 @@ def duplicate_case(project: Project, letter: str, width: Length | None = None) -
 
 
 def delete_case(project: Project, letter: str) -> Project:
-    """Return the project without a case and without what was measured on it; what stood before it stays in the run."""
+    """Return the project without a case, what was measured and ticked on it, and what followed by it; what stood before it stays in the run."""
     wall = project.case(letter).wall
     letters = [c.letter for c in project.cases if c.letter == letter or (c.in_alcove and c.wall == wall)]
     following = next(iter(letters[letters.index(letter) + 1 :]), "")
@@ -176,4 +176,7 @@ def delete_case(project: Project, letter: str) -> Project:
         cases=tuple(case for case in project.cases if case.letter != letter),
         spaces=without_case(project.spaces, letter, following),
         measured={k: v for k, v in project.measured.items() if not k.startswith(f"{letter}/")},
+        ties=tuple(tie for tie in project.ties if letter not in (tie.case, tie.letter)),
+        fit=project.fit.without(letter),
+        bench=project.bench.without(letter),
     )

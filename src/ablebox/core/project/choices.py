@@ -24,6 +24,7 @@ from .loose_edits import loose_choice
 from .rack_choices import edging_choice, hardware_choice, stock_choice
 from .room_edits import with_room
 from .run_edits import change_space
+from .stand_edits import with_plus
 from .strip_edits import change_strip
 from .tree import Project
 
@@ -306,6 +307,16 @@ def _strip_choice(project: Project, key: str, rest: str) -> Choice | None:
     return Choice(key, words, getattr(strip, part), least, lambda v: change_strip(project, number, **{part: v}))
 
 
+def _tie_choice(project: Project, key: str, rest: str) -> Choice | None:
+    """Return the choice behind what is added to a size that follows another's: ``tie/1.plus``."""
+    found = rows.named(rest, ("plus",), project.ties)
+    if found is None:
+        return None
+    number, tie, _ = found
+    words = f"more than the {tie.same.words} it follows"
+    return Choice(key, words, tie.plus, ZERO - _DEEP, lambda v: with_plus(project, number, v))
+
+
 def set_measured(project: Project, key: str, value: Length | None) -> Project:
     """Return the project with a sum overruled by a measurement, or set free again with ``None``."""
     measured = {k: v for k, v in project.measured.items() if k != key}
@@ -321,4 +332,5 @@ _ELSEWHERE = {
     "corner": _corner_choice,
     "space": _space_choice,
     "strip": _strip_choice,
+    "tie": _tie_choice,
 }

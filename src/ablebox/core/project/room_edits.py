@@ -17,6 +17,7 @@ from ..room.wall import SINGLE, End, Level, Wall, height_at
 from ..units import System
 from . import rows
 from .run_edits import without_space
+from .stand_edits import without_empty_rooms
 from .strip_edits import without_strip
 from .tree import Project
 
@@ -36,7 +37,7 @@ def with_another_wall(project: Project) -> Project:
     last = next((wall for wall in reversed(project.room.walls) if wall.island is None), project.room.walls[0])
     names = {wall.name for wall in project.room.walls}
     name = next(f"Wall {i}" for i in range(len(names) + 1, 1000) if f"Wall {i}" not in names)
-    new = Wall(name, left=End.CORNER, allowance=last.allowance)
+    new = Wall(name, left=End.CORNER, allowance=last.allowance, room=project.room.walls[-1].room)
     return with_room(project, walls=(*project.room.walls, new))
 
 
@@ -46,7 +47,14 @@ def with_island(project: Project) -> Project:
     deep, aisle, along = (
         (inches(25), inches(42), inches(24)) if inch else (millimetres(620), millimetres(1070), millimetres(600))
     )
-    new = Wall("Island", left=End.OPEN, right=End.OPEN, allowance=ZERO, island=Island(along, deep + aisle))
+    new = Wall(
+        "Island",
+        left=End.OPEN,
+        right=End.OPEN,
+        allowance=ZERO,
+        island=Island(along, deep + aisle),
+        room=project.room.walls[-1].room,
+    )
     return with_room(project, walls=(*project.room.walls, _named_apart(project, new)))
 
 
@@ -61,7 +69,7 @@ def with_back_row(project: Project, number: int) -> Project:
     deep = max(depths)
     away = island.away - deep if not island.faces_wall else island.away + deep
     behind = Island(island.along, max(ZERO, away), not island.faces_wall)
-    new = replace(wall, name=f"{wall.name}, back", island=behind)
+    new = replace(wall, name=f"{wall.name}, back", island=behind, room=project.room.walls[-1].room)
     return with_room(project, walls=(*project.room.walls, _named_apart(project, new)))
 
 
@@ -99,7 +107,7 @@ def without_wall(project: Project, number: int) -> Project:
         for corner in project.room.corners
         if corner.wall != number
     )
-    room = replace(project.room, walls=walls, corners=corners)
+    room = without_empty_rooms(replace(project.room, walls=walls, corners=corners))
     return replace(project, room=room, cases=tuple(cases), spaces=spaces, strips=strips)
 
 
@@ -157,7 +165,7 @@ def with_height(project: Project, number: int, what: str) -> Project:
     wall = project.wall(number)
     levels: tuple[Level, ...] = getattr(wall, what)
     width = _width(wall)
-    taken = {level.at for level in levels}
+    taken = {level.at for level in levels if level.out == ZERO}
     places = [ZERO, width, width.share(2)[0], width.share(4)[0], width - width.share(4)[0]]
     places += [width.share(16)[0] * i for i in range(1, 16)]
     at = next(place for place in places if place not in taken)
@@ -171,11 +179,11 @@ def without(project: Project, number: int, what: str, at: int) -> Project:
     return change_wall(project, number, **{what: rows.without(getattr(project.wall(number), what), at)})
 
 
-def with_way(project: Project) -> Project:
+def with_way(project: Project, room: int = 1) -> Project:
     """Return the project with one more way in: a door as usual (30 x 80 in, 760 x 2000 mm, common practice)."""
     inch = project.units.system is System.INCH
     wide, high = (inches(30), inches(80)) if inch else (millimetres(760), millimetres(2000))
-    return with_room(project, ways=(*project.room.ways, Way("door", wide, high)))
+    return with_room(project, ways=(*project.room.ways, Way("door", wide, high, None, room)))
 
 
 def with_corner(project: Project, wall: int) -> Project:
@@ -184,3 +192,23 @@ def with_corner(project: Project, wall: int) -> Project:
     unit = inches(12) if inch else millimetres(200)
     corner = Corner(wall, unit * 3, unit * 4, unit * 5)
     return with_room(project, corners=(*project.room.corners, corner))
+
+
+def with_joists(project: Project, number: int, first: Length, apart: Length) -> Project:
+    """Return the project with joists over a wall from the first found one on, as far apart as is usual there."""
+    wall, at, found = project.wall(number), first, list[Length]()
+    while at < _width(wall):
+        found.append(at)
+        at += apart
+    return change_wall(project, number, joists=tuple(found))
+
+
+def with_floor_in_front(project: Project, number: int) -> Project:
+    """Return the project with the floor read in a second row before a wall, as far out as cases are deep: as high as at the wall at first."""
+    wall = project.wall(number)
+    depths = [case.depth for case in project.cases if case.in_alcove and case.wall == number]
+    out = max(depths, default=inches(24) if project.units.system is System.INCH else millimetres(600))
+    behind = [level for level in wall.floor if level.out == ZERO]
+    if any(level.out == out for level in wall.floor):
+        return project
+    return change_wall(project, number, floor=(*wall.floor, *(replace(level, out=out) for level in behind)))

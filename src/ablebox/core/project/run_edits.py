@@ -20,6 +20,7 @@ from ..run.space import RunSpace, SpaceKind
 from ..units import System
 from . import rows
 from .placed import FILLER, with_numbers, without_number
+from .stand_edits import with_spaces_renumbered
 from .tree import Project
 
 
@@ -55,6 +56,7 @@ def change_space(project: Project, number: int, **changes: Any) -> Project:
 
 def without_space(project: Project, number: int) -> Project:
     """Return the project without a space; what was cut of it is forgotten, as numbers move up."""
+    project = with_spaces_renumbered(project, lambda old: None if old == number else old - (old > number))
     return replace(without_number(project, FILLER, number), spaces=rows.without(project.spaces, number))
 
 
@@ -134,14 +136,15 @@ def ordered(project: Project, line: Line, names: list[str | int]) -> Project:
     for before, numbers in groups.items():
         for slot, number in zip(sorted(numbers), numbers, strict=True):
             spaces[slot - 1], new[number] = replace(project.spaces[number - 1], before=before), slot
-    return replace(with_numbers(project, FILLER, lambda old: new.get(old, old)), cases=cases, spaces=tuple(spaces))
+    after = replace(with_numbers(project, FILLER, lambda old: new.get(old, old)), cases=cases, spaces=tuple(spaces))
+    return with_spaces_renumbered(after, lambda old: new.get(old, old))
 
 
 def stand_at(project: Project, letter: str, wall: int) -> Project:
     """Return the project with a case in the run of a wall; 0 for standing by itself."""
     case = project.case(letter)
     if wall == 0:
-        return project.with_case(replace(case, in_alcove=False, follows=False))
+        return project.with_case(replace(case, in_alcove=False, follows=False, on=None))
     return project.with_case(replace(case, in_alcove=True, wall=wall))
 
 

@@ -3,7 +3,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Sequence
 from dataclasses import replace
 
 from ..cabinet.design import Case
@@ -48,19 +48,11 @@ def top_on(case: Case, cases: Sequence[Case], rack: Rack) -> Length:
     row = [each for each in cases if each.in_alcove and each.wall == case.wall and each.on is None and not each.is_hung]
     letters = [each.letter for each in row]
     if not case.in_alcove or case.letter not in letters:
-        return rack.stock(case.counter.goods).thickness if isinstance(case.counter, SheetTop) else ZERO
+        return (
+            case.counter.high(rack.stock(case.counter.goods).thickness) if isinstance(case.counter, SheetTop) else ZERO
+        )
     at = letters.index(case.letter)
     for i, each in enumerate(row[: at + 1]):
         if isinstance(each.counter, SheetTop) and i + max(1, each.counter.over) > at:
-            return rack.stock(each.counter.goods).thickness
+            return each.counter.high(rack.stock(each.counter.goods).thickness)
     return ZERO
-
-
-def over_all(case: Case, supports: Mapping[str, Case], spaces: Sequence[RunSpace]) -> Length | None:
-    """Return the width of what a case stands on; ``None`` if it stands on nothing that has one."""
-    on = case.on
-    if on is None:
-        return None
-    if on.space:
-        return spaces[on.space - 1].width if on.space <= len(spaces) else None
-    return supports[on.letter].width if on.letter in supports else None

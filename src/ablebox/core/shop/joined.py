@@ -16,6 +16,8 @@ from ..assembly.joint import Joint, Spacing, Way
 from ..assembly.moved import moved_fastener, moved_fitting, moved_part
 from ..assembly.part import Assembly
 from ..assembly.role import PartKind, Role, Side
+from ..cabinet.design import Case
+from ..case.bottom import BOTTOM
 from ..case.shell import LEFT, RIGHT
 from ..fastening.lay_out import Layer
 from ..lengths import inches
@@ -42,6 +44,8 @@ def joined(made: Derived) -> list[Joined]:
                 found += _together(made, one, two)
         found += _shared(made, line)
         found += _beside(made, line)
+    for case in made.project.cases:
+        found += _stacked(made, case)
     found += [Joined(each.letter, each.fastener) for each in made.anchors if each.fastener.through]
     return [*found, *bolted(made)]
 
@@ -126,6 +130,37 @@ def _together(made: Derived, one: Place, two: Place) -> Iterator[Joined]:
         for each in layer.fasteners:
             if each.kind is FastenerKind.SCREW:
                 yield Joined(one.letter, each, two.letter)
+
+
+def _stacked(made: Derived, case: Case) -> Iterator[Joined]:
+    """What holds a case to the one it stands on: screws down through its bottom into the top of that, not through it."""
+    if case.on is None or not case.on.letter or case.letter in made.unbuilt or case.on.letter in made.unbuilt:
+        return
+    places = {place.letter: place for line in made.lines for place in line.places}
+    if case.letter not in places or case.on.letter not in places or case.turned:
+        return
+    place, there = places[case.letter], places[case.on.letter]
+    upper, lower = made.assembly(case.letter), made.assembly(case.on.letter)
+    if upper.slant is not None or lower.slant is not None:
+        return
+    by = _by(upper, place, lower, there)
+    bottom = next((part for part in upper.parts if part.role == BOTTOM), None)
+    tops = [moved_part(part, by) for part in lower.parts if part.role.kind in (PartKind.COUNTER, PartKind.TOP)]
+    top = max(
+        (part for part in tops if bottom is not None and part.box.touches(bottom.box)),
+        key=lambda p: p.box.high[2],
+        default=None,
+    )
+    if bottom is None or top is None:
+        return
+    # Both have a part called so: the lower one's has a name of its own here.
+    under = replace(top, role=Role(PartKind.COUNTER, Side.SECOND, (1,)))
+    placed = [f for f in upper.fasteners if _in(f, BOTTOM)]
+    layer = Layer(made.shop_of(), [bottom, under], [], placed)
+    layer.fasten(Joint(Way.SCREWS, BOTTOM, under.role, Spacing.FOUR, apart=True, spare=True))
+    for each in layer.fasteners:
+        if each.kind is FastenerKind.SCREW and each.into == under.role:
+            yield Joined(case.letter, replace(each, into=top.role), case.on.letter)
 
 
 def _in(fastener: Fastener, role: Role) -> bool:

@@ -226,7 +226,7 @@ class FitStage(Stage):
         number = self.wall
         self._tabs.show_walls([wall.name for wall in walls], number)
         letter = job.letters[0] if self.bench.is_case(job.letters[0]) else ""
-        unit = "inches" if project.units.system.value == "inch" else "mm"
+        unit = project.units.words
         self.heading.set_text(f"Standing {walls[number - 1].name}")
         line = self.fit.line(number)
         floor = (

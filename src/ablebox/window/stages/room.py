@@ -103,6 +103,7 @@ class RoomStage(Stage):
         for name, words, act in (
             ("add-diagonals", "Both diagonals", self.add_diagonals),
             ("add-studs", "Studs, from the first one on", self.add_studs),
+            ("add-joists", "Joists over it, from the first one on", self.add_joists),
             ("add-floor", "A height of the floor", partial(self.add_height, "floor")),
             ("add-ceilings", "A height of the ceiling, a slope", partial(self.add_height, "ceilings")),
         ):
@@ -307,6 +308,13 @@ class RoomStage(Stage):
         first = self.wall.studs[0].at if self.wall.studs else apart
         self._change("Studs", room_edits.with_studs(self.desk.document.project, self.number, first, apart))
         self._ask_for("stud.1")
+
+    def add_joists(self) -> None:
+        """Put joists over the wall, as far apart as is usual, from the first one on."""
+        apart = room_edits.spacing(self.desk.document.project.units.system)
+        first = self.wall.joists[0] if self.wall.joists else apart
+        self._change("Joists", room_edits.with_joists(self.desk.document.project, self.number, first, apart))
+        self._ask_for("joist.1")
 
     def add_height(self, what: str) -> None:
         """Tell one more height of the floor or the ceiling, and select it."""

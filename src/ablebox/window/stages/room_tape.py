@@ -18,6 +18,7 @@ from ..desk import Desk
 from ..widgets.choice_box import add_choice, choice_box
 from ..widgets.length_field import LengthField
 from ..widgets.words import LinkWords, Words
+from .room_backing import add_backing, add_belongs, add_stud
 
 _SIZES = (
     ("x", "from the left"),
@@ -29,7 +30,7 @@ _SIZES = (
 
 
 _LEVELS = {
-    "floor": ("Floor", (("at", "from the left"), ("high", "above the line"))),
+    "floor": ("Floor", (("at", "from the left"), ("high", "above the line"), ("out", "out from the wall"))),
     "ceilings": ("Ceiling", (("at", "from the left"), ("high", "high"))),
 }
 
@@ -60,8 +61,10 @@ def add_room(desk: Desk, column: QVBoxLayout, number: int) -> None:
             add_thing(desk, column, number, what, i)
     if wall.studs:
         add_thing(desk, column, number, "studs", 1)
+    add_backing(desk, column, number, change)
     _corners(desk, column, number, change)
-    _ways(desk, column, change)
+    _ways(desk, column, number, change)
+    add_belongs(desk, column, number, change)
     _gone(desk, column, number, change)
 
 
@@ -138,8 +141,11 @@ def add_thing(desk: Desk, column: QVBoxLayout, number: int, what: str, at: int) 
             "drop-studs",
         )
         _fields(desk, column, f"{prefix}stud", tuple((str(i), f"stud {i}") for i in range(1, len(wall.studs) + 1)))
+        add_stud(desk, column, number, at, change)
     else:
         words, sizes = _LEVELS[what]
+        if what == "floor" and wall.struck is not None:
+            sizes = tuple((part, "down from the line" if part == "high" else said) for part, said in sizes)
         _heading(column, f"{words}, height {at}", drop, f"drop-{what}:{at}")
         _fields(desk, column, f"{prefix}{what}.{at}", sizes)
 
@@ -183,13 +189,16 @@ def _corners(desk: Desk, column: QVBoxLayout, number: int, change: Callable[[str
         column.addWidget(add)
 
 
-def _ways(desk: Desk, column: QVBoxLayout, change: Callable[[str, Project], None]) -> None:
+def _ways(desk: Desk, column: QVBoxLayout, number: int, change: Callable[[str, Project], None]) -> None:
     room = desk.document.project.room
+    own = room.walls[number - 1].room
 
     def without(rest: tuple[Way, ...]) -> None:
         change("Forget a way in", room_edits.with_room(desk.document.project, ways=rest))
 
     for i, way in enumerate(room.ways, start=1):
+        if way.room != own:
+            continue
         rest = tuple(each for k, each in enumerate(room.ways, start=1) if k != i)
         _heading(
             column,
@@ -212,7 +221,7 @@ def _ways(desk: Desk, column: QVBoxLayout, change: Callable[[str, Project], None
         _fields(desk, column, f"way/{i}", (("width", "wide"), ("height", "high"), ("turn", "to the turn behind")))
     add = QPushButton("Add a door or stair on the way in")
     add.setObjectName("add-way")
-    add.clicked.connect(lambda: change("Add a way in", room_edits.with_way(desk.document.project)))
+    add.clicked.connect(lambda: change("Add a way in", room_edits.with_way(desk.document.project, own)))
     column.addWidget(add)
 
 

@@ -17,6 +17,7 @@ from PyQt6.QtWidgets import (
     QVBoxLayout,
 )
 
+from ...core.appliances import APPLIANCES
 from ...core.cabinet.design import Case
 from ...core.cabinet.switching import switched
 from ...core.case.end.choice import ENDS
@@ -27,7 +28,6 @@ from ...core.lengths import ZERO
 from ...core.project import run_edits, strip_edits
 from ...core.room.island import FREE
 from ...core.run.ends import SIDES, look
-from ...core.run.members import hangs
 from ...core.run.place import Line
 from ...core.run.space import SpaceKind
 from ...core.run.strip import Sits
@@ -37,6 +37,7 @@ from ..widgets.choice_box import add_choice, choice_box
 from ..widgets.length_field import LengthField
 from ..widgets.school_form import SchoolForm
 from ..widgets.words import LinkWords, Words
+from .run_stands import add_stands, add_ties
 
 
 def add_case_in_run(desk: Desk, column: QVBoxLayout, letter: str) -> None:
@@ -81,7 +82,9 @@ def add_case_in_run(desk: Desk, column: QVBoxLayout, letter: str) -> None:
     column.addLayout(made_row)
     for side in SIDES:
         _end(desk, column, case, side)
-    if hangs(case):
+    add_stands(desk, column, letter)
+    add_ties(desk, column, letter)
+    if case.is_hung:
         _fields(desk, column, ((f"{letter}/hang", "lower edge over the floor"), (f"{letter}/height", "high")))
     column.addWidget(Words(f"Weighs {lifting(made, made.assembly(letter))}.", 14, colour="quiet", wrap=True))
     if case.in_alcove and project.wall(case.wall).island is not None:
@@ -137,6 +140,8 @@ def add_space(desk: Desk, column: QVBoxLayout, number: int) -> None:
     rows = [(f"{stem}.width", "wide, or what is left"), (f"{stem}.height", "high"), (f"{stem}.depth", "deep")]
     if space.kind is SpaceKind.APPLIANCE:
         rows += [(f"{stem}.air", "air at each side"), (f"{stem}.behind", "air behind"), (f"{stem}.above", "free above")]
+    if space.kind is SpaceKind.FOUND:
+        rows.append((f"{stem}.kick", "its kick, high"))
     if space.kind is SpaceKind.FILLER:
         rows.append((f"{stem}.scribe", "cut wider, to scribe"))
     _fields(desk, column, tuple(rows))
@@ -146,6 +151,10 @@ def add_space(desk: Desk, column: QVBoxLayout, number: int) -> None:
             "space-goods", "what it is cut from", stocks, space.goods, lambda code: put("made of", goods=code)
         )
         add_choice(column, "cut from", goods)
+    if space.kind is SpaceKind.APPLIANCE:
+        kinds = [(code, each.words) for code, each in APPLIANCES.items()]
+        what = choice_box("space-what", "what it is", kinds, space.what, lambda code: put("what it is", what=code))
+        add_choice(column, "what it is", what)
     gone = QPushButton(f"Take the {space.kind.words} out")
     gone.setObjectName("drop-space")
 

@@ -67,6 +67,10 @@ class SheetTop:
 
     words = "of sheet"
 
+    def high(self, thickness: Length) -> Length:
+        """Return how much higher it makes its case: the sheet, and the strips under it that make its edge twice as thick."""
+        return thickness * 2 if self.thick_edge else thickness
+
     def build(self, shell: Shell, around: Around, lies_on: LiesOn | None = None) -> Work:
         """Return the top, its strips and its splash.
 
