@@ -34,12 +34,14 @@ class BaseFrame:
         setback: from the front edge of the sides to its face.
         back: how far it stays clear of the case's back.
         carried: whether the case stands on the frame of its neighbour at the left.
+        below: how far the long boards reach below the level line, to be ripped to the floor; rungs end at the line.
     """
 
     height: Length = size("base frame height", inches(4))
     setback: Length = size("set back at the front", inches(3), zero=True)
     back: Length = size("set back at the back", inches(1), zero=True)
     carried: bool = option("stands on its left neighbour's frame", False)
+    below: Length = size("reaches below the level line", ZERO, zero=True)
 
     words = "separate base frame"
 
@@ -79,6 +81,14 @@ class BaseFrame:
         boards = pieces(shell, shell.goods, width, "base frame, length", "base/length")
         across = book.named(deep - thickness.times(2), "rung, length", "rung/length")
         high = book.named(lines.line, "base frame, width", "base/width")
+        rung_high, below = high, self.below
+        if below:
+            rung_high = book.named(
+                lines.line - book.chosen(below, "below the level line", "kick.below"),
+                "rung, width",
+                "rung/width",
+            )
+            shell.need(rung_high.length, inches(2), "rung width", "Let it reach below the line by less.")
         y = shell.front + self.setback
         work = Work(sums=[lines.line, setback, back, deep])
         for side, name, at, seen in (
@@ -95,8 +105,8 @@ class BaseFrame:
         for i in range(spans + 1):
             x = Length(clear.ticks * i // spans)
             work.parts.append(
-                Placed(Role(PartKind.RUNG, number=(i + 1,)), "rung", shell.goods.code, across, high, thickness, (1, 2, 0),
-                       (x, y + t, ZERO), grain=Grain.ANY, stands="apart")
+                Placed(Role(PartKind.RUNG, number=(i + 1,)), "rung", shell.goods.code, across, rung_high, thickness, (1, 2, 0),
+                       (x, y + t, below), grain=Grain.ANY, stands="apart")
             )  # fmt: skip
         for side, at in ((Side.FRONT, y + t), (Side.BACK, y + deep.length - t * 2)):
             own = [part for part in work.parts if part.role.kind is PartKind.BASE and part.role.side is side]

@@ -97,7 +97,8 @@ def points(made: Made, case: Case, assembly: Assembly) -> list[Stood]:
     if legs:
         return legs
     if isinstance(case.kick, BaseFrame):
-        return list(_of_frame(parts))
+        rungs = [part for part in assembly.parts if part.role.kind is PartKind.RUNG]
+        return list(_of_frame([*(part for part in parts if part.role.kind is PartKind.BASE), *rungs]))
     found: list[Stood] = []
     for part in parts:
         if part.role.kind is PartKind.SIDE:
@@ -146,13 +147,14 @@ def _foot(side: Placed) -> tuple[Length, Length]:
 
 
 def _ripped(case: Case, assembly: Assembly, role: Role | None, x: Length) -> Length:
-    """Return how much less a place is packed because its board follows the floor: what its rip leaves there of the deepest."""
-    scribe = next((each for each in case.scribes if each.role == role and each.edge is Face.BOTTOM), None)
-    if scribe is None or role is None:
+    """Return how much less a place is packed because its board reaches below the level line, and is ripped to the floor."""
+    if role is None or not isinstance(case.kick, BaseFrame) or role.kind is not PartKind.BASE:
         return ZERO
+    scribe = next((each for each in case.scribes if each.role == role and each.edge is Face.BOTTOM), None)
+    if scribe is None:
+        return case.kick.below
     part = assembly.part(role)
-    off = between([(s.at, s.off) for s in scribe.stations], x - Length(part.box.low[0]))
-    return max(s.off for s in scribe.stations) - off
+    return case.kick.below - between([(s.at, s.off) for s in scribe.stations], x - Length(part.box.low[0]))
 
 
 def between(rows: list[tuple[Length, Length]], at: Length) -> Length:

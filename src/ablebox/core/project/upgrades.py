@@ -51,6 +51,8 @@ def upgraded_shop(shop: Any, version: int) -> Any:
         shop = _to_9(shop)
     if version < 8:
         shop["days"] = None
+    if version < 9 and isinstance(shop.get("presets"), dict):
+        shop["presets"] = {name: _rungs_to_12(way) for name, way in shop["presets"].items()}
     for name in ("done", "held", "rests", "loose", "spaces", "strips"):
         shop.pop(name, None)
     return shop
@@ -418,6 +420,13 @@ def _to_11(project: dict[str, Any]) -> dict[str, Any]:
     return project
 
 
+def _rungs_to_12(way: Any) -> Any:
+    """To base frames that say how far they reach below the level line: none did."""
+    if isinstance(way, dict) and isinstance(way.get("kick"), dict) and way["kick"].get("school") == "base-frame":
+        return {**way, "kick": {**way["kick"], "below": "0 in"}}
+    return way
+
+
 def _to_12(project: dict[str, Any]) -> dict[str, Any]:
     """To several rooms, studs as they were found, floors read anywhere, what stands on what, and a book of the fitting."""
 
@@ -439,7 +448,7 @@ def _to_12(project: dict[str, Any]) -> dict[str, Any]:
 
     def chosen(tree: Any) -> dict[str, Any]:
         tree = rows(
-            rows(tree, "cases", lambda case: {**case, "on": None}),
+            rows(tree, "cases", lambda case: _rungs_to_12({**case, "on": None})),
             "spaces",
             lambda space: {**space, "kick": "0 in", "what": "other"},
         )

@@ -6,7 +6,7 @@ Packs up to 3/4 in are usual; above that a base that follows the floor, or feet,
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from dataclasses import replace
 
 from ..assembly.part import Face
@@ -18,7 +18,7 @@ from ..case.base_frame import BaseFrame
 from ..case.scribe import Scribe, Station
 from ..fit.fit import fit_of
 from ..fit.shims import Shim
-from ..fit.struck import Struck, floor_of, standing_on_floor
+from ..fit.struck import Struck, floor_of, out_of, standing_on_floor
 from ..lengths import ZERO, Length, inches
 from ..project.tree import Project
 from ..room.wall import heights_over
@@ -61,32 +61,56 @@ def _ripped(made: Made, line: Struck) -> Fix | None:
         return None
     floor = floor_of(made, line.wall)
     project: Project = made.project
-    for place, case in zip(places, cases, strict=True):
-        assert isinstance(case.kick, BaseFrame)
-        raised: Case = replace(
-            case, kick=replace(case.kick, height=case.kick.height + line.fall), height=case.height + line.fall
-        )
-        assembly = made.assembly(case.letter)
-        scribes = [each for each in case.scribes if not each.role.startswith("base")]
-        for side in (Side.FRONT, Side.BACK):
-            role = Role(PartKind.BASE, side)
-            part = next((p for p in assembly.parts if p.role == role), None)
-            if part is None:
-                continue
-            low, high = (Length(t) for t in part.box.span(0))
-            out = assembly.outside[2].length - Length(sum(part.box.span(1)) // 2)
-            ats = sorted(
-                {
-                    low,
-                    high,
-                    *(each.at - place.case_x for each in floor.ground.levels if low < each.at - place.case_x < high),
-                }
-            )
-            stations = tuple(Station(at - low, max(ZERO, floor.at(place.case_x + at, out) - line.lowest)) for at in ats)
-            if any(station.off for station in stations):
-                scribes.append(Scribe(role, Face.BOTTOM, stations))
-        project = project.with_case(replace(raised, scribes=tuple(scribes)))
+    for group in _groups(cases):
+        own = [place for place in places if place.letter in {case.letter for case in group}]
+        at = [spot for place in own for spot in floor.corners(place.x, place.end, ZERO, out_of(made, place))]
+        lowest = min(floor.at(*spot) for spot in at)
+        for case in group:
+            project = project.with_case(_on_ripped(made, case, line, lowest))
     return Fix("Make their bases higher and rip them to the floor", project)
+
+
+def _groups(cases: Sequence[Case]) -> list[list[Case]]:
+    """Return the cases of a run in groups that stand on one base frame."""
+    found: list[list[Case]] = []
+    for case in cases:
+        if found and isinstance(case.kick, BaseFrame) and case.kick.carried:
+            found[-1].append(case)
+        else:
+            found.append([case])
+    return found
+
+
+def _on_ripped(made: Made, case: Case, line: Struck, lowest: Length) -> Case:
+    """Return a case on a base that is higher by what the floor falls under it, and ripped to the floor."""
+    assert isinstance(case.kick, BaseFrame)
+    fall, assembly, floor, place = (
+        line.line - lowest,
+        made.assembly(case.letter),
+        floor_of(made, line.wall),
+        made.place(case.letter),
+    )
+    assert place is not None
+    scribes = [each for each in case.scribes if not each.role.startswith("base")]
+    for side in (Side.FRONT, Side.BACK):
+        role = Role(PartKind.BASE, side)
+        part = next((p for p in assembly.parts if p.role == role), None)
+        if part is None:
+            continue
+        low, high = (Length(t) for t in part.box.span(0))
+        out = assembly.outside[2].length - Length(sum(part.box.span(1)) // 2)
+        ats = sorted(
+            {
+                low,
+                high,
+                *(each.at - place.case_x for each in floor.ground.levels if low < each.at - place.case_x < high),
+            }
+        )
+        stations = tuple(Station(at - low, max(ZERO, floor.at(place.case_x + at, out) - lowest)) for at in ats)
+        if any(station.off for station in stations):
+            scribes.append(Scribe(role, Face.BOTTOM, stations))
+    kick = replace(case.kick, height=case.kick.height + fall, below=case.kick.below + fall)
+    return replace(case, kick=kick, height=case.height + fall, scribes=tuple(scribes))
 
 
 def feet_reach(made: Made) -> Iterator[Snag]:
@@ -104,18 +128,30 @@ def feet_reach(made: Made) -> Iterator[Snag]:
             f"{shim.letter}: the foot {write(shim.at[0])} from its left and {write(shim.at[1])} from its front is {write(by)} too {'short' if short else 'long'} for the "
             f"floor there; {'take higher feet, or pack it' if short else 'take lower feet'}."
         )
-        fix = None
-        if isinstance(case.kick, Feet):
-            change = by if short else ZERO - by
-            if case.kick.height + change > inches(1):
-                after = replace(
-                    case, kick=replace(case.kick, height=case.kick.height + change), height=case.height + change
-                )
-                fix = Fix(
-                    f"Stand {case.letter} on feet {write(case.kick.height + change)} high",
-                    made.project.with_case(after),
-                )
+        fix, height = None, _other_feet(made, case)
+        if height is not None and isinstance(case.kick, Feet):
+            after = replace(
+                case, kick=replace(case.kick, height=height), height=case.height + height - case.kick.height
+            )
+            fix = Fix(f"Stand {case.letter} on feet {write(height)} high", made.project.with_case(after))
         yield Snag("level.foot", Level.STOP, text, shim.letter, f"{shim.letter}/kick.height", fix)
+
+
+def _other_feet(made: Made, case: Case) -> Length | None:
+    """Return the height of feet nearest to the chosen at which all of them reach; ``None`` if no feet on the rack do."""
+    if not isinstance(case.kick, Feet):
+        return None
+    rows = [shim.thickness for shim in fit_of(made).shims if shim.letter == case.letter]
+    items = list(made.shop_of().items("foot"))
+    found = []
+    for item in items:
+        least, most = item.length - item.taken - min(rows), item.length + item.taken - max(rows)
+        if least > most:
+            continue
+        height = min(max(case.kick.height, least), most)
+        if min(items, key=lambda each: (abs((each.length - height).ticks), each.length)) is item:
+            found.append(height)
+    return min(found, key=lambda height: abs((height - case.kick.height).ticks), default=None)  # type: ignore[union-attr]
 
 
 def rolls_on_a_slope(made: Made) -> Iterator[Snag]:

@@ -1,0 +1,459 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Into the room: level lines, shims, anchors, tipping and the order of going in, against reckonings from outside, and every snag of it."""
+
+from __future__ import annotations
+
+import json
+import unittest
+from dataclasses import replace
+from random import Random
+
+from scipy.interpolate import RegularGridInterpolator
+
+from ablebox.cli import demo
+from ablebox.core.bench.bench import Bench, bench_of
+from ablebox.core.bench.verb import What
+from ablebox.core.cabinet.design import Case
+from ablebox.core.cabinet.kinds import starting_case
+from ablebox.core.case.base_casters import Casters
+from ablebox.core.case.base_feet import Feet
+from ablebox.core.case.base_frame import BaseFrame
+from ablebox.core.errors import AbleBoxError
+from ablebox.core.fit.fillers import gap_of
+from ablebox.core.fit.fit import Fit, fit_of
+from ablebox.core.fit.tipping import tipping, why
+from ablebox.core.fronts.cell.appliance import ApplianceSpace
+from ablebox.core.fronts.cell.flap import Flap
+from ablebox.core.fronts.face import FaceFronts
+from ablebox.core.lengths import ZERO, Length, inches, millimetres
+from ablebox.core.materials import material
+from ablebox.core.order.first import First
+from ablebox.core.paper.fit_json import fit_tree
+from ablebox.core.paper.steps_json import steps_tree
+from ablebox.core.project import bench_edits, run_edits, stand_edits
+from ablebox.core.project.changes import delete_case, fitted_stock
+from ablebox.core.project.files import load
+from ablebox.core.project.fit_edits import came_out
+from ablebox.core.project.json_format import from_text, to_text
+from ablebox.core.project.room_edits import with_another_wall, with_way, without_wall
+from ablebox.core.project.strip_edits import change_strip
+from ablebox.core.project.tree import Project, new_project
+from ablebox.core.room.backing import Backing, Found, HoldKind, Stud
+from ablebox.core.room.ground import Ground
+from ablebox.core.room.obstacle import Deal, Obstacle
+from ablebox.core.room.reading import Reading
+from ablebox.core.room.wall import End, Level, Wall
+from ablebox.core.run.space import RunSpace, SpaceKind
+from ablebox.core.run.strip import RunStrip, Sits
+from ablebox.core.run.tie import Same, Tie
+from ablebox.core.shop.made import Made
+from ablebox.core.snags.every import snags
+from ablebox.core.snags.snag import Snag
+from ablebox.core.units import System
+from tests.rooms import random_room
+
+WALL = Wall("Wall", (Reading("floor", inches(120)),), Reading("ceiling", inches(96)), left=End.WALL, right=End.OPEN)
+
+
+def case(letter: str, kind: str = "base", **changes: object) -> Case:
+    return replace(starting_case(letter, kind, System.INCH), in_alcove=True, **changes)  # type: ignore[arg-type]
+
+
+def job(*cases: Case, spaces: tuple[RunSpace, ...] = (), **wall: object) -> Project:
+    project = new_project()
+    project = replace(project, room=replace(project.room, walls=(replace(WALL, **wall),)), spaces=spaces)  # type: ignore[arg-type]
+    return replace(project, cases=tuple(fitted_stock(project, each) for each in cases))
+
+
+def told(project: Project, code: str) -> list[Snag]:
+    return [snag for snag in snags(Made(project)) if snag.code == code]
+
+
+def studs(*places: int, **how: object) -> tuple[Stud, ...]:
+    return tuple(Stud(inches(at), **how) for at in places)  # type: ignore[arg-type]
+
+
+class Levels(unittest.TestCase):
+    def test_a_floor_in_rows_is_what_a_grid_says(self) -> None:
+        """Random grids of readings against SciPy's own interpolation on grids, within the whole ticks we keep."""
+        rng = Random(18)
+        for _ in range(40):
+            alongs = sorted(rng.sample(range(0, 5000), rng.randint(2, 6)))
+            outs = sorted(rng.sample(range(0, 900), rng.randint(1, 3)))
+            high = [[rng.randint(-60, 60) for _ in outs] for _ in alongs]
+            ground = Ground([
+                Level(millimetres(a), millimetres(high[i][k]), millimetres(o)) for i, a in enumerate(alongs) for k, o in enumerate(outs)
+            ])  # fmt: skip
+            rows = outs if len(outs) > 1 else [outs[0], outs[0] + 1]
+            table = high if len(outs) > 1 else [[row[0], row[0]] for row in high]
+            outside = RegularGridInterpolator((alongs, rows), table)
+            for _ in range(20):
+                at, out = rng.uniform(-200, 5200), rng.uniform(-100, 1100)
+                held = min(max(at, alongs[0]), alongs[-1]), min(max(out, rows[0]), rows[-1])
+                mine = ground.at(Length(round(at * 16_000)), Length(round(out * 16_000))).mm
+                self.assertAlmostEqual(mine, float(outside(held).ravel()[0]), delta=0.01)
+
+    def test_readings_anywhere_meet_their_own_heights_and_a_plane(self) -> None:
+        points = [(0, 0, 0), (2000, 100, 20), (700, 900, -11), (3000, 800, 5), (1500, 450, 3)]
+        ground = Ground([Level(millimetres(a), millimetres(h), millimetres(o)) for a, o, h in points])
+        for along, out, high in points:
+            self.assertAlmostEqual(ground.at(millimetres(along), millimetres(out)).mm, high, delta=0.001)
+        plane = [
+            (a, o, (a + 2 * o) // 100)
+            for a, o, _ in [(0, 0, 0), (2000, 100, 0), (700, 900, 0), (3000, 800, 0), (1500, 450, 0)]
+        ]
+        flat = Ground([Level(millimetres(a), millimetres(h), millimetres(o)) for a, o, h in plane])
+        self.assertAlmostEqual(flat.at(millimetres(1200), millimetres(400)).mm, 20, delta=0.001)
+
+    def test_the_line_is_struck_from_the_highest_point_and_everything_is_packed_up_to_it(self) -> None:
+        """Floor 0 at the left, 1 in lower at 48 in: at 12 in it is 1/4 in lower; read down from a line at 40 in it is the same."""
+        floor = (Level(ZERO, ZERO), Level(inches(48), inches(-1)))
+        from_a_line = (Level(ZERO, inches(40)), Level(inches(48), inches(41)))
+        one = job(case("A"), case("B"), floor=floor)
+        other = job(case("A"), case("B"), floor=from_a_line, struck=inches(40))
+        for project in (one, other):
+            fit = Fit(Made(project))
+            self.assertEqual((fit.lines[0].line, fit.lines[0].highest), (ZERO, (ZERO, ZERO)))
+            for shim in fit.shims:
+                self.assertEqual(shim.thickness.ticks, shim.along.ticks // 48 + (shim.along.ticks % 48 > 0))
+            self.assertEqual(len(fit.shims), 8)
+
+    def test_no_random_room_packs_less_than_nothing_and_lines_are_highest_points(self) -> None:
+        seen = 0
+        for seed in range(60):
+            try:
+                made = Made(random_room(Random(seed)))
+                fit = Fit(made)
+                rows = [
+                    (line, [s for s in fit.shims if made.project.case(s.letter).wall == line.wall])
+                    for line in fit.lines
+                ]
+            except AbleBoxError:
+                continue
+            for line, packed in rows:
+                for shim in packed:
+                    self.assertGreaterEqual(shim.thickness.ticks, -1, seed)
+                    self.assertEqual(shim.thickness + shim.floor, line.line)
+                    seen += 1
+        self.assertGreater(seen, 200)
+
+    def test_a_fall_is_told_and_bases_are_ripped_to_it(self) -> None:
+        floor = (Level(ZERO, ZERO), Level(inches(120), inches(-2)))
+        frames = [case(letter, kick=BaseFrame()) for letter in "ABC"]
+        project = job(*frames, floor=floor)
+        snag = told(project, "level.fall")[0]
+        fix = snag.fix
+        assert fix is not None
+        ripped = fix.project
+        assert ripped is not None
+        fit = Fit(Made(ripped))
+        self.assertEqual({shim.thickness.ticks // 1000 for shim in fit.shims}, {0})
+        self.assertEqual(told(ripped, "level.fall"), [])
+        part = Made(ripped).assembly("A").part("base.front")
+        self.assertTrue(part.outline, "the board follows the floor")
+        self.assertTrue(
+            told(job(case("A"), case("B"), floor=(Level(ZERO, ZERO), Level(inches(48), inches("-1/2")))), "level.kick")
+        )
+
+    def test_a_foot_that_does_not_reach_is_told_with_a_way_on(self) -> None:
+        floor = (Level(ZERO, ZERO), Level(inches(30), inches(-2)))
+        project = job(case("A", kick=Feet(), width=inches(30)), floor=floor)
+        snag = told(project, "level.foot")[0]
+        worst = max(Fit(Made(project)).shims, key=lambda shim: shim.reach)
+        self.assertGreater(worst.reach, ZERO)
+        assert snag.fix is not None
+        assert snag.fix.project is not None
+        self.assertEqual([s for s in told(snag.fix.project, "level.foot") if s.sentence == snag.sentence], [])
+        rolls = job(case("A", kick=Casters(), width=inches(30)), floor=floor)
+        self.assertTrue(told(rolls, "level.casters"))
+
+    def test_a_leaning_wall_gives_a_filler_two_numbers_and_measured_ones_overrule(self) -> None:
+        """3/8 in over 96 in: at 34 1/2 in it stands in by 3/8 * 34.5 / 96 = 0.1348 in."""
+        filler = RunSpace(1, "A", SpaceKind.FILLER, "filler", inches(2), inches("34 1/2"), inches(23), goods="case")
+        project = job(case("A"), spaces=(filler,), lean_left=inches("3/8"))
+        gap = gap_of(Fit(Made(project)), 1)
+        self.assertEqual(gap.low, inches(2))
+        self.assertAlmostEqual(gap.high.mm / 25.4, 2 - 0.375 * 34.5 / 96, places=4)
+        measured = came_out(came_out(project, "space/1.gap.low", inches("1 7/8")), "space/1.gap.high", inches("1 5/8"))
+        gap = gap_of(Fit(Made(measured)), 1)
+        self.assertEqual((gap.low, gap.high, gap.measured), (inches("1 7/8"), inches("1 5/8"), True))
+        slope = (Level(ZERO, inches(36)), Level(inches(24), inches("36 1/2")))
+        self.assertTrue(told(job(case("A"), ceilings=slope), "level.ceiling"))
+
+
+class Anchors(unittest.TestCase):
+    def test_a_screw_passes_case_back_and_lining_and_an_inch_and_a_quarter_more(self) -> None:
+        """A 3/4 nailer behind a 1/4 back, 5/8 of lining: 3/4 + 1/4 + 5/8 + 1 1/4 = 2 7/8, so a 3 in screw goes 1 3/8 in."""
+        made = Made(job(case("A"), studs=studs(8), lining=inches("5/8")))
+        [anchor] = made.anchors
+        self.assertEqual(
+            (anchor.length, anchor.goes, anchor.needs, anchor.by_wires),
+            (inches(3), inches("1 3/8"), inches("1 1/4"), True),
+        )
+        place = made.place("A")
+        assert place is not None
+        self.assertEqual(place.case_x + Length(anchor.fastener.head[0]), inches(8))
+
+    def test_a_stud_counts_only_with_wood_at_both_sides_of_the_screw(self) -> None:
+        """Case A begins at 0 behind an open right end: sides of 3/4 in, so 1 1/4 in is the first place with half an inch inside."""
+        for at, counts in (("1 1/8", 0), ("1 5/16", 1), ("22 11/16", 1), ("22 7/8", 0)):
+            made = Made(job(case("A"), studs=(Stud(inches(at)),), left=End.OPEN))
+            self.assertEqual(len({anchor.stud for anchor in made.anchors}), counts, at)
+
+    def test_random_studs_against_a_count_of_our_own(self) -> None:
+        rng = Random(5)
+        for _ in range(30):
+            places = sorted(rng.sample(range(2, 118), 6))
+            made = Made(
+                job(
+                    case("A", "wall"),
+                    case("B", "wall", width=inches(rng.randint(14, 40))),
+                    studs=studs(*places),
+                    left=End.OPEN,
+                )
+            )
+            for letter in "AB":
+                place = made.place(letter)
+                assert place is not None
+                x, wide = place.case_x.mm / 25.4, place.case_width.mm / 25.4
+                want = {i for i, at in enumerate(places, start=1) if x + 1.25 <= at <= x + wide - 1.25}
+                self.assertEqual({a.stud for a in made.anchors if a.letter == letter}, want)
+
+    def test_ribs_inserts_solid_walls_and_joists(self) -> None:
+        wall = job(
+            case("A", "wall", hang=inches(54)),
+            studs=(Stud(inches(10), HoldKind.RIB), Stud(inches(20), HoldKind.INSERT, up=inches("82 1/4"))),
+        )
+        kinds = {(a.holds.value, a.axis) for a in Made(wall).anchors}
+        self.assertIn(("rib", 1), kinds)
+        solid = Made(job(case("A", "wall"), backing=Backing.SOLID))
+        self.assertEqual({a.holds.value for a in solid.anchors}, {"solid"})
+        self.assertTrue(all(a.goes >= inches(2) or a.short for a in solid.anchors))
+        self.assertTrue(told(solid.project, "anchor.short") or all(not a.short for a in solid.anchors))
+        tall = case("A", "wardrobe", width=inches(48), height=inches("95 1/2"))
+        up = Made(job(tall, joists=(inches(12), inches(28))))
+        self.assertEqual(len([a for a in up.anchors if a.holds.value == "joist" and a.axis == 2]), 2)
+        short = job(case("A"), studs=studs(8), lining=inches(3))
+        self.assertTrue(told(short, "anchor.short"))
+
+    def test_a_hung_case_on_one_stud_gets_a_rail_across_two(self) -> None:
+        project = job(case("A", "wall"), case("B", "wall"), studs=studs(16, 40))
+        snag = told(project, "room.stud")[0]
+        assert snag.fix is not None
+        after = snag.fix.project
+        assert after is not None
+        self.assertEqual(after.strips[-1].sits, Sits.BEHIND)
+        rail = [a for a in Made(after).anchors if a.letter == "s"]
+        self.assertEqual(len(rail), 2)
+        self.assertEqual(told(after, "room.stud"), [])
+        self.assertTrue(told(after, "anchor.stands-off"))
+        narrow = change_strip(
+            replace(after, room=replace(after.room, walls=(replace(after.wall(1), studs=studs(16, 70)),))),
+            1,
+            beyond=ZERO,
+        )
+        self.assertTrue(told(narrow, "anchor.rail"))
+        cleat = replace(after, strips=(RunStrip(1, True, "wall cleat", "case", inches(4), inches(4), Sits.CLEAT),))
+        high = cleat.with_case(replace(cleat.case("A"), hang=inches(65)))
+        self.assertTrue(told(high, "anchor.lift-on"))
+        heavy = job(case("A", "wall", width=inches(44), height=inches(40), load="books"), studs=studs(20, 36))
+        self.assertTrue(told(heavy, "anchor.load"))
+
+    def test_what_can_tip_is_tied_or_told(self) -> None:
+        tied = job(case("A"), case("B"), studs=studs(8))
+        self.assertEqual(told(tied, "anchor.none"), [], "B is screwed to A, which has an anchor")
+        loose = job(case("A"), studs=studs(60))
+        self.assertTrue(told(loose, "anchor.none"))
+        low = case("A", "bench", height=inches(16))
+        self.assertEqual(why(Made(job(low)), job(low).case("A")), "")
+        corner = job(replace(case("A", "diagonal-wall")), studs=studs(60), right=End.CORNER)
+        self.assertTrue(told(corner, "anchor.hung") or told(corner, "room.stud"))
+        hung = case("A", "wall")
+        self.assertEqual(told(job(hung, backing=Backing.SOLID), "anchor.hung"), [])
+        turned = job(replace(hung, turned=1), studs=studs(4, 8, 12))
+        self.assertTrue(told(turned, "anchor.hung"))
+
+    def test_the_moment_of_a_drawer_case_by_itself_worked_by_hand(self) -> None:
+        """Every part about the front edge of the base, drawers out by their length, filled with 136.2 kg a cubic metre, 27.2 kg on the front."""
+        project = job(replace(case("A", "drawers"), in_alcove=False, kick=Casters()))
+        made = Made(project)
+        assembly, rack = made.assembly("A"), made.project.rack
+        edge = min(f.box.low[1] for f in assembly.fittings if f.kind.value == "caster") / 16_000
+        moment, fronts = 0.0, []
+        for part in assembly.parts:
+            low, size = [x / 16_000 for x in part.box.low], [x.mm for x in part.box.size]
+            kg = size[0] * size[1] * size[2] * 1e-9 * material(rack.stock(part.goods).stuff).density
+            whole = str(part.role.whole)
+            own = [p for p in assembly.parts if str(p.role.whole) == whole and p.role.kind.value == "box side"]
+            out = own[0].box.size[1].mm if own else 0.0
+            moment += kg * (low[1] + size[1] / 2 - out - edge)
+            if part.role.kind.value == "box bottom":
+                deep = max(p.box.size[2].mm for p in own)
+                moment += (
+                    part.length.length.mm
+                    * part.width.length.mm
+                    * deep
+                    * 1e-9
+                    * 136.159
+                    * (low[1] + size[1] / 2 - out - edge)
+                )
+                fronts.append(low[1] - out - edge)
+        moment += 27.2155 * min(fronts)
+        found = tipping(made, project.case("A"))
+        self.assertAlmostEqual(found.holds - found.tips, moment, delta=abs(moment) * 0.02 + 5)
+        self.assertTrue(told(project, "anchor.tips"))
+        self.assertTrue(told(job(replace(case("A", "tall"), in_alcove=False)), "anchor.free"))
+
+
+class Going(unittest.TestCase):
+    def test_the_order_goes_out_from_the_corner_and_what_is_under_comes_first(self) -> None:
+        corner = job(case("A"), case("B"), case("C", "wall"), right=End.CORNER)
+        order = [entry.letter for entry in Fit(Made(corner)).order]
+        self.assertEqual(order, ["C", "B", "A"])
+        bases = bench_edits.ordered(corner, "", "first", First.BASES)
+        self.assertEqual([entry.letter for entry in Fit(Made(bases)).order], ["B", "A", "C"])
+        made = Made(load(demo.path_of("quarry-hall")).project)
+        entries = {entry.letter: entry for entry in fit_of(made).order}
+        self.assertLessEqual({"A", "B"}, set(entries["D"].after))
+
+    def test_what_is_told_outside_holds_together(self) -> None:
+        """Numbers run with the steps, what comes before has a lower one, shims and floors add up to lines, screws are real."""
+        for name in ("quarry-hall", "weir-loft", "orchard-corner"):
+            bench = bench_of(Made(load(demo.path_of(name)).project))
+            tree, steps = fit_tree(bench), {step["n"]: step for step in steps_tree(bench)["steps"]}
+            self.assertEqual(json.loads(json.dumps(tree)), tree)
+            for row in tree["order"]:
+                self.assertIn(steps[row["n"]]["verb"], ("stand", "lift"))
+                self.assertIn({"case": row["case"], "copy": row["copy"]}, steps[row["n"]]["cases"])
+                self.assertTrue(all(n < row["n"] for n in row["after"]))
+                self.assertLessEqual(set(row["after"]), set(steps[row["n"]]["needs"]))
+            for row in tree["anchors"]:
+                self.assertIn(row["into"], ("stud", "joist", "rib", "solid", "insert", "floor", "rail"))
+                self.assertGreater(row["length_mm"], row["into_mm"])
+            for step in steps.values():
+                self.assertTrue(all(n < step["n"] for n in step["needs"]))
+
+    def test_a_base_under_several_is_set_before_what_stands_on_it(self) -> None:
+        bench = Bench(Made(load(demo.path_of("quarry-hall")).project))
+        at = {(job.letters[0], job.step.what): job.n for job in bench.steps}
+        self.assertLess(at["A", What.BASE], min(at["A", What.STAND], at["B", What.STAND]))
+        self.assertGreater(at["A", What.COUNTER], max(at["A", What.STAND], at["B", What.STAND]))
+        self.assertLess(at["r", What.BEFORE], at["C", What.CARRY])
+
+    def test_the_list_of_before_carrying_in_names_what_is_taken_off_and_whose_work_it_is(self) -> None:
+        obstacles = (
+            Obstacle("baseboard", ZERO, ZERO, inches(60), inches(5), inches("5/8"), Deal.REMOVE),
+            Obstacle("outlet", inches(6), inches(14), inches(3), inches(4), ZERO, Deal.CUT),
+        )
+        rows = {line.key: line for line in Fit(Made(job(case("A"), obstacles=obstacles, studs=studs(8)))).before}
+        self.assertIn("keep it to refit", rows["room/obstacle.1"].words)
+        self.assertEqual(rows["room/obstacle.2"].who.value, "electrician")
+        self.assertIn("Prove stud 1", rows["room/studs"].words)
+        proven = Fit(Made(job(case("A"), studs=studs(8, found=Found.HOLE))))
+        self.assertNotIn("room/studs", {line.key for line in proven.before})
+
+
+class Stands(unittest.TestCase):
+    def test_a_hutch_stands_on_the_dresser_and_goes_up_with_it(self) -> None:
+        project = load(demo.path_of("quarry-hall")).project
+        place = Made(project).place("D")
+        assert place is not None
+        self.assertEqual(place.low, inches("34 1/2") + inches("1 1/2"))
+        higher = project.with_case(replace(project.case("A"), height=inches(36)))
+        higher = higher.with_case(replace(higher.case("B"), height=inches(36)))
+        there = Made(higher).place("D")
+        assert there is not None
+        self.assertEqual(there.low, inches("37 1/2"))
+        wide = project.with_case(replace(project.case("D"), width=inches(46)))
+        beyond = told(wide, "stands.beyond")[0]
+        self.assertIn("by 1 at the right", beyond.sentence)
+        assert beyond.fix is not None
+        assert beyond.fix.project is not None
+        self.assertEqual(beyond.fix.project.case("D").width, inches(45))
+        deep = project.with_case(replace(project.case("D"), depth=inches(21)))
+        self.assertTrue(told(deep, "stands.deep"))
+        uneven = project.with_case(replace(project.case("B"), height=inches(33)))
+        self.assertTrue(told(uneven, "stands.uneven"))
+        gone = delete_case(project, "A")
+        self.assertTrue(told(gone, "stands.gone"))
+        gap = run_edits.change_space(project, 1, before="B")
+        self.assertTrue(told(gap, "stands.gap") or told(gap, "stands.uneven") or told(gap, "stands.beyond"))
+        apart = replace(
+            project,
+            spaces=(replace(project.spaces[0], before="B", kind=SpaceKind.OPEN, width=inches(2)), project.spaces[1]),
+            ties=(),
+        )
+        self.assertTrue(told(apart, "stands.gap"))
+        self.assertEqual(from_text(to_text(project), "x"), project)
+
+    def test_sizes_follow_by_rule_and_say_so_in_their_sums(self) -> None:
+        project = load(demo.path_of("quarry-hall")).project
+        made = Made(project)
+        self.assertEqual(made.assembly("C").outside[2].length, inches("19 1/4"))
+        number = made.numbers["C/depth"]
+        self.assertEqual([term.item.label for term in number.terms], ["depth of the old chest"])
+        more = stand_edits.with_plus(project, 1, inches("1/2"))
+        self.assertEqual(Made(more).assembly("C").outside[2].length, inches("19 3/4"))
+        ring = replace(project, ties=(Tie("A", Same.HEIGHT, "B"), Tie("B", Same.HEIGHT, "A")))
+        self.assertEqual(Made(ring).assembly("A").outside[1].length, project.case("A").height)
+        self.assertTrue(told(ring, "stands.tie"))
+        without = run_edits.without_space(project, 1)
+        self.assertEqual([tie.case for tie in without.ties], ["B"])
+
+    def test_rows_of_pins_side_by_side_are_level_or_told(self) -> None:
+        a, b = case("A", "tall"), case("B", "tall")
+        self.assertEqual(told(job(a, b), "stands.pins"), [])
+        kick = replace(b.kick, height=inches("4 3/8"))
+        self.assertTrue(told(job(a, replace(b, kick=kick)), "stands.pins"))
+
+    def test_rooms_have_their_own_walls_ways_and_corners(self) -> None:
+        project = stand_edits.with_another_room(job(case("A")), "Bath upstairs")
+        self.assertEqual((project.room.names, project.wall(2).room), (("Room", "Bath upstairs"), 2))
+        project = with_way(project, 2)
+        narrow = replace(project, room=replace(project.room, ways=(replace(project.room.ways[0], width=inches(10)),)))
+        self.assertEqual(told(narrow, "room.way"), [], "A stands in the other room")
+        moved = run_edits.stand_at(narrow, "A", 2)
+        self.assertTrue(told(moved, "room.way"))
+        self.assertEqual(with_another_wall(moved).wall(3).room, 2)
+        alone = without_wall(moved, 2)
+        self.assertEqual((len(alone.room.names), alone.room.ways), (1, ()))
+        self.assertEqual(from_text(to_text(moved), "x"), moved)
+
+
+class Around(unittest.TestCase):
+    def test_heat_panels_doors_lamps_old_trim_and_clothes(self) -> None:
+        def obstacle(kind: str, **how: object) -> Obstacle:
+            return replace(Obstacle(kind, inches(4), inches(40), inches(10), inches(8), inches(1)), **how)  # type: ignore[arg-type]
+
+        stove = RunSpace(1, "", SpaceKind.APPLIANCE, "range", inches(30), inches(36), inches(25), what="range")
+        hot = job(case("A", "wall", hang=inches(60)), spaces=(stove,))
+        snag = told(hot, "around.heat")[0]
+        assert snag.fix is not None
+        assert snag.fix.project is not None
+        self.assertEqual(snag.fix.project.case("A").hang, inches(66))
+        hood = replace(stove, upper=True, what="hood", name="hood")
+        rows = (
+            (job(case("A"), obstacles=(obstacle("panel"),)), "around.panel"),
+            (job(case("A"), obstacles=(obstacle("soffit", deal=Deal.REMOVE),)), "around.old"),
+            (job(case("A"), spaces=(replace(stove, air=ZERO, behind=ZERO),)), "around.air"),
+            (job(case("A"), spaces=(hood,)), "around.hangs"),
+            (job(case("A", "wardrobe", depth=inches(20))), "around.clothes"),
+            (job(case("A", fronts=FaceFronts(face=ApplianceSpace()))), "around.unsaid"),
+            (job(case("A", "wall", fronts=FaceFronts(face=Flap()), hang=inches(60))), "around.flap"),
+        )
+        for project, code in rows:
+            self.assertTrue(told(project, code), code)
+        tight = job(case("A", "tall", height=inches("92 7/8")))
+        self.assertTrue(told(tight, "fit.tip-spare"))
+        project = job(
+            case("A", "drawers"),
+            right=End.CORNER,
+            obstacles=(Obstacle("door", inches(90), ZERO, inches(28), inches(80), inches(28)),),
+        )
+        project = with_another_wall(project)
+        round_it = project.with_case(replace(project.case("A"), wall=2))
+        self.assertTrue(told(round_it, "around.door"))
+
+
+if __name__ == "__main__":
+    unittest.main()
