@@ -188,7 +188,7 @@ class Projects(Case):
         (("check", "none.ablebox"), "none.ablebox"),
         (
             ("demo", "none"),
-            "Choose one of: harbour-cottage, heron-house, lantern-yard, mill-pantry, orchard-corner, weir-loft",
+            "Choose one of: harbour-cottage, heron-house, lantern-yard, mill-pantry, orchard-corner, quarry-hall, weir-loft",
         ),
         (("nonsense.ablebox",), "nonsense.ablebox"),
         (("parts", FILE, "--json", "/no/such/folder/x"), "/no/such/folder/x could not be written"),

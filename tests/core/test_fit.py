@@ -302,7 +302,7 @@ class Anchors(unittest.TestCase):
         found = tipping(made, project.case("A"))
         self.assertAlmostEqual(found.holds - found.tips, moment, delta=abs(moment) * 0.02 + 5)
         self.assertTrue(told(project, "anchor.tips"))
-        self.assertTrue(told(job(replace(case("A", "tall"), in_alcove=False)), "anchor.free"))
+        self.assertTrue(told(job(case("A", kick=Casters())), "anchor.free"))
 
 
 class Going(unittest.TestCase):

@@ -18,6 +18,7 @@ from ablebox.core.drawing.plan_view import plan_view
 from ablebox.core.drawing.room_view import room_view
 from ablebox.core.drawing.run_view import run_view
 from ablebox.core.errors import AbleBoxError
+from ablebox.core.fit.carried import round_the_turn
 from ablebox.core.fronts.cell.door import Door
 from ablebox.core.fronts.cell.drawer import Drawer
 from ablebox.core.fronts.face import FaceFronts, Line
@@ -41,7 +42,6 @@ from ablebox.core.run.line import lines
 from ablebox.core.run.space import RunSpace, SpaceKind
 from ablebox.core.shop.made import Made, buildable
 from ablebox.core.snags.every import snags
-from ablebox.core.snags.room import _round_the_turn
 from ablebox.core.stock import Board
 from tests.many import many
 from tests.rooms import random_room
@@ -256,7 +256,7 @@ class OnTheWall(unittest.TestCase):
         project = self.project(studs=(Stud(inches(40)), Stud(inches(56))))
         hung = project.with_case(replace(project.case("A"), kick=Hung(), height=inches(30)))
         self.assertIn("room.stud", self.codes(hung))
-        self.assertNotIn("room.stud", self.codes(change_wall(hung, 1, studs=(Stud(inches(12)),))))
+        self.assertNotIn("room.stud", self.codes(change_wall(hung, 1, studs=(Stud(inches(8)), Stud(inches(16))))))
 
     def test_the_way_in_and_its_turn(self) -> None:
         project = self.project()
@@ -269,9 +269,9 @@ class OnTheWall(unittest.TestCase):
 
     def test_a_box_round_a_turn(self) -> None:
         """A ladder without depth goes round 1000 and 1000 up to 2828 mm: (a^(2/3) + b^(2/3))^(3/2), a school problem."""
-        found = _round_the_turn(millimetres(1000), millimetres(1000), Length(0))
+        found = round_the_turn(millimetres(1000), millimetres(1000), Length(0))
         self.assertAlmostEqual(found.mm, 2828.4, delta=0.5)
-        deep = _round_the_turn(millimetres(1000), millimetres(1000), millimetres(400))
+        deep = round_the_turn(millimetres(1000), millimetres(1000), millimetres(400))
         # By symmetry at 45 degrees: 2 x (1000 x sqrt 2 - 400) = 2028.4.
         self.assertAlmostEqual(deep.mm, 2028.4, delta=0.5)
 

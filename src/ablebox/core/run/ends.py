@@ -13,7 +13,7 @@ from ..case.end.undecided import Undecided
 from ..case.plan_diagonal import Diagonal
 from ..lengths import ZERO, Length, inches
 from ..room.wall import End, Measured
-from .members import Member, hangs, members
+from .members import Member, hangs, members, sunk
 from .place import Line
 from .space import RunSpace, SpaceKind
 
@@ -92,7 +92,7 @@ def _beside(
         return Beside(None, f"beside “{space.name}”", True)
     if space.kind is SpaceKind.FILLER:
         return Beside(None, f"beside the {space.name}", False)
-    low = case.hang if hangs(case) else ZERO
+    low = case.hang if hangs(case) else ZERO - sunk(case)
     return _hidden(None, f"the {space.name}", low + case.height - space.height, case.depth - space.depth)
 
 
@@ -118,7 +118,7 @@ def _hidden(other: Case | None, name: str, higher: Length, deeper: Length) -> Be
 
 
 def _top(case: Case) -> Length:
-    return case.hang + case.height if hangs(case) else case.height
+    return case.hang + case.height if hangs(case) else case.height - sunk(case)
 
 
 def look(case: Case, side: str, beside: Ends) -> SeenEnd | None:

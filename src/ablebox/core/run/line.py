@@ -14,7 +14,7 @@ from ..cabinet.design import Case
 from ..lengths import ZERO, Length, inches
 from ..reckoning import Origin, Reckoned, added_up
 from ..room.wall import End, Measured
-from .members import Member, hangs, lowest, members
+from .members import Member, hangs, lowest, members, sunk
 from .place import Line, Place
 from .round_corner import in_the_corner, round_the_corner
 from .shares import shares
@@ -99,7 +99,7 @@ def _line(
             continue
         else:
             width = taken(case, own, panels)
-            low = case.hang if upper else ZERO
+            low = case.hang if upper else ZERO - sunk(case)
             x = max(x, on_at(case, places, floor)) if case.on is not None else x
             thick = panels.get(case.letter, {})
             both = tuple(thick[side].length if side in thick else ZERO for side in ("left", "right"))

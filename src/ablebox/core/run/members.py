@@ -7,7 +7,8 @@ from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 
 from ..cabinet.design import Case
-from ..lengths import Length
+from ..case.base_frame import BaseFrame
+from ..lengths import ZERO, Length
 from .space import RunSpace
 
 
@@ -27,6 +28,11 @@ class Member:
 def hangs(case: Case) -> bool:
     """Whether a case is above what stands on the floor: it hangs on the wall, or stands on something."""
     return case.is_hung or case.on is not None
+
+
+def sunk(case: Case) -> Length:
+    """Return how far a case reaches below the level line, on a base that is ripped to the floor."""
+    return case.kick.below if isinstance(case.kick, BaseFrame) else ZERO
 
 
 def is_tall(case: Case) -> bool:

@@ -10,6 +10,7 @@ from ..cabinet.design import Case
 from ..case.counter.sheet_top import SheetTop
 from ..lengths import ZERO, Length
 from ..stock import Rack
+from .members import sunk
 from .space import RunSpace
 
 
@@ -23,16 +24,18 @@ def stacked(cases: Sequence[Case], spaces: Sequence[RunSpace], rack: Rack) -> li
     """
     by_letter = {case.letter: case for case in cases}
 
-    def low(case: Case, below: frozenset[str]) -> Length:
+    def low(case: Case, under: frozenset[str]) -> Length:
         on = case.on
-        if on is None or case.letter in below:
+        if on is None or case.letter in under:
             return ZERO
         if on.space:
             return spaces[on.space - 1].height if on.space <= len(spaces) else ZERO
         other = by_letter.get(on.letter)
         if other is None:
             return ZERO
-        start = other.hang if other.on is None and not stands(other) else low(other, below | {case.letter})
+        start = (
+            other.hang if other.on is None and not stands(other) else low(other, under | {case.letter}) - sunk(other)
+        )
         return start + other.height + top_on(other, cases, rack)
 
     return [replace(case, hang=low(case, frozenset())) if case.on is not None else case for case in cases]

@@ -29,6 +29,8 @@ from .snag import Check, Fix, Level, Snag
 
 #: What one screw into a stud bears of what hangs on it, in kg, and how wide a rail on the wall is.
 BEARS, _RAIL = 36.0, inches("3 1/2")
+#: What holds a case is less than so many times what tips it: it is told (of our own).
+_NEARLY = 2.0
 #: How far the upper half of a bevelled cleat is lifted over the lower one: half of its width, 1/4 in more (common practice).
 _LIFT = inches("1/4")
 
@@ -175,8 +177,8 @@ def without_a_wall(made: Made) -> Iterator[Snag]:
             fix = None
             if not rolls and not case.in_alcove:
                 fix = Fix(f"Stand {case.letter} at the wall", stand_at(made.project, case.letter, 1))
-            yield Snag("anchor.tips", Level.STOP, text, case.letter, "", fix)
-        elif not island:
+            yield Snag("anchor.tips", Level.WARN, text, case.letter, "", fix)
+        elif rolls or found.tips * _NEARLY > found.holds:
             text = f"{case.letter} stands without a wall, and {reason}: by its moments it stays, and that is not safe; anchor it wherever a wall is."
             yield Snag("anchor.free", Level.NOTE, text, case.letter)
 

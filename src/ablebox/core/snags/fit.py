@@ -14,7 +14,7 @@ from ..lengths import ZERO, Length, inches
 from ..project import rows
 from ..project.tree import Project
 from ..room.wall import heights_over
-from ..run.members import hangs
+from ..run.members import hangs, sunk
 from ..run.place import Place
 from ..run.space import SpaceKind
 from ..run.strip import boxes_of
@@ -187,9 +187,9 @@ def under_the_ceiling(made: Made) -> Iterator[Snag]:
             continue
         top = ceiling.ticks
         highest = tipped_under(made, case) or ceiling
-        height, depth = case.height.ticks, case.depth.ticks
+        height, depth = (case.height - sunk(case)).ticks, case.depth.ticks
         # What stands on a base frame is tipped up without it.
-        apart = case.kick.height.ticks if isinstance(case.kick, BaseFrame) else 0
+        apart = (case.kick.height - sunk(case)).ticks if isinstance(case.kick, BaseFrame) else 0
         tipped = height - apart
         diagonal = Length(isqrt(tipped**2 + depth**2))
         most = min(Length(isqrt(max(0, highest.ticks**2 - depth**2)) + apart), ceiling)
