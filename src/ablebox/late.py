@@ -24,6 +24,7 @@ class Late(Enum):
     EVERYTHING = ("core.paper.everything_json", "window")
     EXPLODED = ("core.drawing.exploded", "window")
     SPREADSHEETS = ("core.spreadsheets", "core.project")
+    NET = ("core.room.net", "core.room")
     STORED = ("core.cuts.search.stored", "core.cuts")
     ENTRIES = ("core.cuts.search.entries", "core.cuts")
     PATTERN_BOUND = ("core.cuts.pattern_bound", "core.cuts")

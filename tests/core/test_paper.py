@@ -88,11 +88,12 @@ class Lists(Demo):
 
     def test_what_to_buy_is_counted_from_the_parts(self) -> None:
         # Pocket screws: two at each end of two stretchers, a rail and a kick board; brads 2 in from the ends and 6 in
-        # apart through the back into bottom and rear stretcher, 5 + 6 + 4 a row; only A stands at a wall.
+        # apart through the back into bottom and rear stretcher, 5 + 6 + 4 a row; only A stands at a wall: 3/4 of nailer, 1/4 of
+        # back before it, 1/2 of lining and 1 1/4 of stud are 2 3/4.
         self.assertEqual(dict(hardware(self.made)), {
             "concealed hinges, full overlay": 12, "hinge plates 2 mm": 12, "shelf pins 1/4 in": 16, "push latches": 6,
             "pocket screws 1 1/4 in": 3 * 16, "brads 3/4 in": 2 * (5 + 6 + 4), "system screws 6.3 × 13 mm": 24,
-            "screws for hardware 1/2 in": 24, "cabinet screws 2 1/2 in": 2})  # fmt: skip
+            "screws for hardware 1/2 in": 24, "cabinet screws 3 in": 2})  # fmt: skip
         self.assertEqual(sum(count for _, count in sheets_to_buy(self.made, self.plans)), 5)
         runs = sum(b.run.ticks * p.count for p in self.made.parts for b in p.bands if b.edging.code == "solid")
         feet = int(dict(banding(self.made))["solid strip 1/8"].removesuffix(" ft"))

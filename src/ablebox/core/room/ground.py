@@ -11,9 +11,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from itertools import pairwise
 
-import numpy as np
-from scipy.spatial import Delaunay, QhullError
-
+from ...late import Late
 from ..lengths import ZERO, Length
 from .wall import Level, Wall, height_at
 
@@ -33,7 +31,7 @@ class Ground:
         self._rows = sorted(rows.items())
         # A row of one reading among others says nothing of what is beside it.
         self._in_rows = len(self._rows) < 2 or all(len(row) > 1 for _, row in self._rows)
-        self._net = None if self._in_rows else _net(self.levels)
+        self._net = None if self._in_rows else Late.NET.module.net_of(self.levels)
 
     @property
     def known(self) -> bool:
@@ -58,16 +56,9 @@ class Ground:
         return heights[-1][1]
 
     def _of_net(self, along: Length, out: Length) -> Length:
-        point = np.array([along.ticks, out.ticks], float)
-        if self._net is not None:
-            found = int(self._net.find_simplex(point[None])[0])
-            if found >= 0:
-                corners = self._net.simplices[found]
-                shift = self._net.transform[found]
-                first = shift[:2] @ (point - shift[2])
-                weights = np.append(first, 1 - first.sum())
-                heights = np.array([self.levels[i].high.ticks for i in corners], float)
-                return Length(int(np.floor(weights @ heights + 0.5)))
+        inside = self._net.height(along, out) if self._net is not None else None
+        if inside is not None:
+            return inside  # type: ignore[no-any-return]
         nearest = min(
             self.levels, key=lambda each: (each.at - along).ticks ** 2 + (each.out - out).ticks ** 2
         )  # fmt: skip
@@ -78,14 +69,6 @@ class Ground:
         along = {low, high, *(each.at for each in self.levels if low < each.at < high)}
         out = {near, far, *(each.out for each in self.levels if near < each.out < far)}
         return [(a, o) for a in sorted(along) for o in sorted(out)]
-
-
-def _net(levels: Sequence[Level]) -> Delaunay | None:
-    """Return readings joined to triangles; ``None`` if they lie in one line."""
-    try:
-        return Delaunay(np.array([[each.at.ticks, each.out.ticks] for each in levels], float))
-    except (QhullError, ValueError):
-        return None
 
 
 def ground_of(wall: Wall) -> Ground:

@@ -91,9 +91,9 @@ def _on_ripped(made: Made, case: Case, line: Struck, lowest: Length) -> Case:
         made.place(case.letter),
     )
     assert place is not None
-    scribes = [each for each in case.scribes if not each.role.startswith("base")]
-    for side in (Side.FRONT, Side.BACK):
-        role = Role(PartKind.BASE, side)
+    boards = [Role(PartKind.BASE, side) for side in (Side.FRONT, Side.BACK)]
+    scribes = [each for each in case.scribes if each.role not in boards]
+    for role in boards:
         part = next((p for p in assembly.parts if p.role == role), None)
         if part is None:
             continue
