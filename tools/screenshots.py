@@ -14,7 +14,8 @@ KEPT = {
     "heron-house": ("run", "sticks", "bench", "days"),
     "orchard-corner": ("plan", "corner"),
     "weir-loft": ("mm-room",),
-    "mill-pantry": ("mm-case", "mm-sheets", "mm-bench"),
+    "mill-pantry": ("mm-sheets", "mm-bench"),
+    "quarry-hall": ("fit",),
 }
 
 

@@ -327,6 +327,10 @@ class Going(unittest.TestCase):
                 self.assertIn({"case": row["case"], "copy": row["copy"]}, steps[row["n"]]["cases"])
                 self.assertTrue(all(n < row["n"] for n in row["after"]))
                 self.assertLessEqual(set(row["after"]), set(steps[row["n"]]["needs"]))
+            if name == "orchard-corner":
+                self.assertEqual(
+                    [row["case"] for row in tree["anchors"] if row["into"] == "floor"], ["M", "M", "N", "N"]
+                )
             for row in tree["anchors"]:
                 self.assertIn(row["into"], ("stud", "joist", "rib", "solid", "insert", "floor", "rail"))
                 self.assertGreater(row["length_mm"], row["into_mm"])

@@ -240,7 +240,10 @@ class WhatShips(unittest.TestCase):
         for name in demo.names():
             project = load(demo.path_of(name)).project
             self.assertEqual(to_text(project), demo.path_of(name).read_text(encoding="utf-8"))
-            self.assertEqual(snags(Made(project)), [])
+            # Nothing stops the work; what is to be looked at again has a way on.
+            for snag in snags(Made(project)):
+                self.assertGreater(snag.level, 0, snag.sentence)
+                self.assertTrue(snag.level > 1 or snag.fix is not None, snag.sentence)
 
     def test_fonts_come_with_their_licence(self) -> None:
         fonts = SOURCE / "assets" / "fonts"

@@ -9,7 +9,7 @@ from __future__ import annotations
 import json
 import sys
 
-from PyQt6.QtCore import Qt
+from PyQt6.QtCore import QEvent, Qt
 from PyQt6.QtTest import QTest
 from PyQt6.QtWidgets import QApplication
 
@@ -50,6 +50,10 @@ def main() -> None:
     }
     window.desk.document.history.saved()
     window.close()
+    # As the program itself ends: the window goes before the application does.
+    window.close_down()
+    window.deleteLater()
+    app.sendPostedEvents(None, QEvent.Type.DeferredDelete)
     print(json.dumps(found))
 
 

@@ -35,6 +35,7 @@ from .endings import Endings
 from .main_window import STAGES, MainWindow
 from .recovery import Keeper, offer
 from .stages.bench import BenchStage
+from .stages.fit import FitStage
 from .tasks import InstantPlanner, Planner
 
 APP_ID = "io.ablebox.AbleBox"
@@ -167,6 +168,8 @@ def pictures(path: Path, folder: Path, prefix: str = "") -> list[Path]:
             window.desk.selection.select(part="A-01", number="A/side/length")
         if isinstance(bench := window.stages[stage.name], BenchStage):
             bench.show_back()
+        if isinstance(fit := window.stages[stage.name], FitStage):
+            fit.show_half_way()
         taken.append(_picture(window, folder / f"{prefix}{stage.name}.png"))
         if isinstance(bench, BenchStage):
             # A Saturday of its own, so that pictures do not change with the day they are taken on.

@@ -8,7 +8,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from ..lengths import inches
+from ..lengths import ZERO, inches
 from ..room.obstacle import OBSTACLES
 from ..room.reading import Reading
 from ..room.wall import End, Level, Measured
@@ -158,17 +158,21 @@ def _height(room: Measured) -> float:
 
 def _levels(made: Made, drawing: Drawing, room: Measured, width: float, height: float) -> None:
     """Draw where floor and ceiling really run, each height with its number."""
-    for name, levels, colour in (("floor", room.wall.floor, "snag"), ("ceilings", room.wall.ceilings, "dimension")):
-        if not levels:
-            continue
-        rows = sorted(levels, key=lambda level: level.at)
-        points = [_point(rows[0], 0.0), *(_point(level, level.at.mm) for level in rows), _point(rows[-1], width)]
-        if name == "ceilings":
-            drawing.add(Shape((*points, (width, height), (0.0, height)), "", "", hatch=True))
-        drawing.add(Path(tuple(points), colour, 1.6))
-        for i, level in enumerate(levels, start=1):
+    wall = room.wall
+    for name, levels, read, colour in (
+        ("floor", wall.floor_levels, wall.floor, "snag"), ("ceilings", wall.ceilings, wall.ceilings, "dimension"),
+    ):  # fmt: skip
+        # One line for each row: at the wall, and farther out, dashed.
+        for row, out in enumerate(sorted({level.out for level in levels})):
+            line = sorted((level for level in levels if level.out == out), key=lambda level: level.at)
+            points = [_point(line[0], 0.0), *(_point(level, level.at.mm) for level in line), _point(line[-1], width)]
+            if name == "ceilings":
+                drawing.add(Shape((*points, (width, height), (0.0, height)), "", "", hatch=True))
+            drawing.add(Path(tuple(points), colour, 1.6, row > 0))
+        first = min((level.out for level in levels), default=ZERO)
+        for i, (level, told) in enumerate(zip(levels, read, strict=True), start=1):
             key = f"{room.prefix}{name}.{i}.high"
-            text, at_left = made.units.write(level.high), not level.at
+            text, at_left = made.units.write(told.high), not level.at
             drawing.add(
                 Label(
                     level.at.mm,
@@ -179,7 +183,7 @@ def _levels(made: Made, drawing: Drawing, room: Measured, width: float, height: 
                     colour,
                     True,
                     f"key:{key}",
-                    shift=(4 if at_left else 0, 11),
+                    shift=(4 if at_left else 0, 11 if level.out == first else -26),
                     ground="paper",
                 )
             )

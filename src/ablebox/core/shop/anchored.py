@@ -37,6 +37,8 @@ INSIDE, APART, _SIDEWAYS = inches("1/2"), inches(16), inches("1/2")
 _TO_CEILING, _WIDE_MOUTH = inches(1), inches(36)
 _KIND = FastenerKind.WALL_SCREW
 _SECOND = Role(PartKind.BACK, Side.SECOND)
+#: The block a case of an island is screwed to the floor through: how high it is, and how far from the case's end (common practice).
+_BLOCK, _FROM_END = inches("1 1/2"), inches("1 1/2")
 #: How near a back is to the rail it lies against, in ticks (of our own).
 _AGAINST = millimetres(2).ticks
 
@@ -126,6 +128,18 @@ def _round_the_corner(made: Derived, assembly: Assembly, room: Measured) -> Iter
             anchor = _screw(made, assembly, part, at, after.wall, _OF[stud.kind], number, 0)
             if anchor is not None:
                 yield anchor
+
+
+def to_the_floor(made: Derived, place: Place) -> Iterator[Anchor]:
+    """Return what holds a case of an island to the floor: a screw down through a block inside each end of its base, in the middle of its depth."""
+    assembly = made.assembly(place.letter)
+    items = sorted(made.shop_of().items("wall-screw"), key=lambda item: item.length)
+    wide, deep = (assembly.outside[axis].length.ticks for axis in (0, 2))
+    for x in (_FROM_END.ticks, wide - _FROM_END.ticks):
+        head = (x, deep // 2, _BLOCK.ticks)
+        anchor = _anchor(assembly.letter, (("block", _BLOCK),), Holds.FLOOR, 0, head, 2, items, (), made.units, -1)
+        if anchor is not None:
+            yield anchor
 
 
 def rail_anchors(made: Derived) -> Iterator[Anchor]:
@@ -266,7 +280,7 @@ def _before(assembly: Assembly, part: Placed, at: Point) -> Placed | None:
 
 def _anchor(
     letter: str, passes: tuple[tuple[str, Length], ...], kind: Holds, number: int, head: Point, axis: int, items: Sequence[Hardware],
-    through: tuple[Role, ...], units: Units,
+    through: tuple[Role, ...], units: Units, sign: int = 1,
 ) -> Anchor | None:  # fmt: skip
     """Return the shortest screw that goes in far enough, else the longest."""
     if not items:
@@ -275,7 +289,7 @@ def _anchor(
     need = needed(kind)
     item = next((each for each in items if each.length >= before + need), items[-1])
     tip = list(head)
-    tip[axis] += item.length.ticks
+    tip[axis] += sign * item.length.ticks
     write = units.write
     sums = " + ".join(f"{write(length, True)} {words}" for words, length in passes)
     why = f"{sums} + {write(need, True)} or more into the {kind.words}"

@@ -17,14 +17,17 @@ from ..assembly.moved import moved_fastener, moved_fitting, moved_part
 from ..assembly.part import Assembly
 from ..assembly.role import PartKind, Role, Side
 from ..cabinet.design import Case
+from ..case.base_frame import BaseFrame
+from ..case.base_skirt import Skirt
 from ..case.bottom import BOTTOM
+from ..case.kick_notched import NotchedKick
 from ..case.shell import LEFT, RIGHT
 from ..fastening.lay_out import Layer
 from ..lengths import inches
 from ..project.placed import FILLER
 from ..run.place import Line, Place
 from .anchor import Anchor
-from .anchored import rail_anchors, to_the_wall
+from .anchored import rail_anchors, to_the_floor, to_the_wall
 from .between import Derived, Joined
 from .bolted import bolted
 from .fillers import screwed_to
@@ -59,6 +62,11 @@ def anchored(made: Derived) -> list[Anchor]:
             for place in line.places:
                 if place.letter and place.letter not in made.unbuilt and not made.project.case(place.letter).turned:
                     found += to_the_wall(made, place, room)
+        else:
+            for place in line.places:
+                kick = made.project.case(place.letter).kick if place.letter else None
+                if place.letter not in made.unbuilt and isinstance(kick, NotchedKick | BaseFrame | Skirt):
+                    found += to_the_floor(made, place)
     return [*found, *rail_anchors(made)]
 
 

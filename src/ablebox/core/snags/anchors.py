@@ -144,7 +144,7 @@ def screws_long_enough(made: Made) -> Iterator[Snag]:
 def enough_screws(made: Made) -> Iterator[Snag]:
     """What hangs weighs no more than its screws bear."""
     for case, assembly in made.built:
-        rows = [a for a in anchors_of(fit_of(made), case.letter) if a.axis == 1]
+        rows = [a for a in anchors_of(fit_of(made), case.letter) if a.axis != 2]
         if not case.is_hung or not rows:
             continue
         own, load = kilograms(made, assembly), contents(made, assembly)

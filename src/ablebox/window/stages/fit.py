@@ -143,6 +143,17 @@ class FitStage(Stage):
         else:
             selection.changed.emit()
 
+    def show_half_way(self) -> None:
+        """Show the second case being set with the first one standing: what pictures are taken of."""
+        own = [job for job in self.steps if job.step.what in (What.STAND, What.HANG_UP)]
+        if len(own) > 1:
+            before = [job for job in self.steps if job.n < own[1].n]
+            self.desk.change(
+                "Half way",
+                bench_edits.ticked(self.desk.document.project, [p for job in before for p in job.places], True),
+            )
+            self.go_to(own[1])
+
     def go(self, by: int) -> None:
         """Show the next step, or the one before."""
         steps = self.steps

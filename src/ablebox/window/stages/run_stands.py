@@ -61,8 +61,12 @@ def add_ties(desk: Desk, column: QVBoxLayout, letter: str) -> None:
             words = f"{letter}: its {same.words} is its own" if to is None else f"{letter}: its {same.words} follows"
             desk.change(words, stand_edits.tie(desk.document.project, letter, same, to))
 
-        words = f"{same.words}"
-        add_choice(column, words, choice_box(f"tie:{same.value}", f"{words} of case {letter}", rows, now, choose))
+        words = f"{same.words}, what it follows"
+        add_choice(
+            column,
+            words,
+            choice_box(f"tie:{same.value}", f"what the {same.words} of case {letter} follows", rows, now, choose),
+        )
         if tie is not None:
             number = project.ties.index(tie) + 1
             fields(desk, column, ((f"tie/{number}.plus", "and more, or less"),))
