@@ -344,6 +344,15 @@ class Going(unittest.TestCase):
         self.assertGreater(at["A", What.COUNTER], max(at["A", What.STAND], at["B", What.STAND]))
         self.assertLess(at["r", What.BEFORE], at["C", What.CARRY])
 
+    def test_a_base_frame_goes_on_through_fillers(self) -> None:
+        filler = RunSpace(1, "B", SpaceKind.FILLER, "filler", inches(2), inches("34 1/2"), inches(23), goods="case")
+        frame = BaseFrame()
+        made = Made(job(case("A", kick=frame), case("B", kick=replace(frame, carried=True)), spaces=(filler,)))
+        self.assertEqual(made.run.bases["A"], ("A", "B"))
+        part = made.assembly("A").part("base.front")
+        self.assertEqual(part.length.length, inches(50))
+        self.assertEqual(made.run.base_under("B"), "A")
+
     def test_the_list_of_before_carrying_in_names_what_is_taken_off_and_whose_work_it_is(self) -> None:
         obstacles = (
             Obstacle("baseboard", ZERO, ZERO, inches(60), inches(5), inches("5/8"), Deal.REMOVE),

@@ -18,7 +18,7 @@ from ..reach import Reach
 from ..shop.made import Made
 from .by_piece import CALLED, FIRST, LAST, laid_out, piece_steps
 from .case_steps import case_steps
-from .fitting import IN_ROOM, ROOM, ROOM_CALLED, bare_room, pieces_fitted, room_steps, with_fitting
+from .fitting import IN_ROOM, ROOM, ROOM_CALLED, bare_room, base_in_room, pieces_fitted, room_steps, with_fitting
 from .price import Price, price
 from .step import CaseSteps, Step
 from .verb import What
@@ -148,6 +148,13 @@ class Bench:
         """
         return self._pieces[letter] if letter in self._pieces else self.made.assembly(letter)
 
+    def on_base(self, letter: str) -> bool:
+        """Whether a case stands on a base that is set in the room before it: its own, or its neighbour's."""
+        if not self.is_case(letter):
+            return False
+        owner = self.made.run.base_under(letter)
+        return owner in self._cases and base_in_room(self._cases[owner])
+
     @property
     def letters(self) -> list[str]:
         """The letters of all that have steps."""
@@ -202,16 +209,18 @@ class Bench:
         # A base under several is set and levelled before anything stands on it.
         for what in (What.BEFORE, What.LINE, What.WALL_RAILS, What.BASE):
             yield from _taken(left, what)
+        there: list[str] = []
         for entry in self.fit.order:
+            if self.made.project.case(entry.letter).on is not None:
+                # What stands on others stands on their tops.
+                yield from _taken_up(left, there)
             mine = left.get(entry.letter, [])
             while mine and mine[0].what not in (What.STAND, What.HANG_UP):
                 yield [(entry.letter, mine.pop(0))]
             if mine:
                 yield [(entry.letter, mine.pop(0))]
-        for entry in self.fit.order:
-            mine = left.get(entry.letter, [])
-            while mine and mine[0].what is not What.ADJUST:
-                yield [(entry.letter, mine.pop(0))]
+            there.append(entry.letter)
+        yield from _taken_up(left, there)
         for what in (What.SCRIBE, What.TRIM, What.ADJUST, What.LOOK):
             yield from _taken(left, what)
 
@@ -249,6 +258,14 @@ class Bench:
     @cached_property
     def _ticked(self) -> frozenset[str]:
         return frozenset(self.book.ticked)
+
+
+def _taken_up(left: dict[str, list[Step]], letters: Sequence[str]) -> Iterator[list[tuple[str, Step]]]:
+    """Take what is done to cases that stand until their fronts are adjusted, and return it step by step."""
+    for letter in letters:
+        mine = left.get(letter, [])
+        while mine and mine[0].what is not What.ADJUST:
+            yield [(letter, mine.pop(0))]
 
 
 def _taken(left: dict[str, list[Step]], what: What) -> Iterator[list[tuple[str, Step]]]:

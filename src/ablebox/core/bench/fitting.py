@@ -17,7 +17,6 @@ from ..order.order import Order
 from ..parts.listing import Part
 from ..project.placed import FILLER, STRIP
 from ..reckoning import NOTHING
-from ..run.bases import carried_by
 from .brushing import comes_out
 from .by_piece import role_of
 from .step import CaseSteps, Step
@@ -68,11 +67,17 @@ def with_fitting(fit: Fit, case: CaseSteps, assembly: Assembly) -> CaseSteps:
     ]  # fmt: skip
     moved = [step for step in case.steps if step.key in wide]
     rest = [step for step in case.steps[carry + 1 :] if step.key not in wide]
-    bases = [step for step in moved if step.what is What.BASE]
+    bases = [replace(step, asks=(f"{case.letter}/base{LEVEL}",)) for step in moved if step.what is What.BASE]
     found = [*at_bench, *bases, stand, *(step for step in moved if step.what is not What.BASE), *rest]
     if assembly.fronts:
         found.append(Step(What.ADJUST.value, What.ADJUST, Verb.ADJUST, after=(stand.key,)))
     return _keyed(replace(case, steps=tuple(found)))
+
+
+def base_in_room(case: CaseSteps) -> bool:
+    """Whether a case's base is set in the room before it: it goes on under others."""
+    keys = [step.what for step in case.steps]
+    return What.BASE in keys and What.CARRY in keys and keys.index(What.BASE) > keys.index(What.CARRY)
 
 
 def _goes_beyond(assembly: Assembly, step: Step) -> bool:
@@ -132,12 +137,9 @@ def before_it(fit: Fit, letter: str, step: Step) -> Iterator[tuple[str, str]]:
                 yield STRIP, What.WALL_RAILS.value
             for other in entry.after:
                 yield other, _stands(fit, other)
-            for row in made.run.rows:
-                owner = next(
-                    (each.letter for each in row if letter in [c.letter for c in carried_by(each.letter, row)]), ""
-                )
-                if owner and owner != letter:
-                    yield owner, What.BASE.value
+            owner = made.run.base_under(letter)
+            if owner and owner != letter:
+                yield owner, What.BASE.value
         case What.BASE if fit.entry(letter) is not None:
             yield ROOM, What.LINE.value
         case What.SCRIBE:
@@ -154,6 +156,12 @@ def before_it(fit: Fit, letter: str, step: Step) -> Iterator[tuple[str, str]]:
                     yield other, _stands(fit, other)
         case _:
             return
+
+
+def _topped(fit: Fit, letter: str) -> list[str]:
+    """Return the letters of the cases whose tops lie on what a case stands on."""
+    on = fit.made.project.case(letter).on
+    return [owner for owner, under in fit.made.run.under_tops.items() if on is not None and on.letter in under]
 
 
 def _stands(fit: Fit, letter: str) -> str:

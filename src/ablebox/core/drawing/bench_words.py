@@ -286,12 +286,16 @@ class BenchWords:
             case What.CHECK:
                 yield "Doors and drawers run free, gaps are even, nothing rocks."
             case what if what in fit_words.TITLES:
-                yield from fit_words.done(self.bench.fit, letter, step, self.codes(letter, step.roles))
+                codes_of = self.codes(letter, step.roles)
+                yield from fit_words.done(self.bench.fit, letter, step, codes_of, self.bench.on_base(letter))
             case What.CARRY if self.bench.fit.entry(letter) is not None:
                 yield from fit_words.carried(self.bench.fit, letter)
             case What.CARRY:
                 yield f"Case {letter} weighs {lifting(self.made, self.bench.assembly(letter))}."
                 yield "Clear the way, protect the floor."
+            case What.BASE if self.bench.on_base(letter):
+                yield from (text for _, text in fit_words.packed(self.bench.fit, letter))
+                yield from self._put(letter, step)
             case _:
                 yield from self._put(letter, step)
 

@@ -34,12 +34,12 @@ TOOLS = {
 _WIRES = "The screw goes farther than 1 1/4 behind the stud’s face or may: wires and pipes can run there. Look first, power off."
 
 
-def done(fit: Fit, letter: str, step: Step, codes: Sequence[str]) -> Iterator[str]:
+def done(fit: Fit, letter: str, step: Step, codes: Sequence[str], on_base: bool = False) -> Iterator[str]:
     """Return what is done at a step in the room, line by line."""
-    return (text for _, text in lines(fit, letter, step, codes))
+    return (text for _, text in lines(fit, letter, step, codes, on_base))
 
 
-def lines(fit: Fit, letter: str, step: Step, codes: Sequence[str]) -> list[tuple[str, str]]:
+def lines(fit: Fit, letter: str, step: Step, codes: Sequence[str], on_base: bool = False) -> list[tuple[str, str]]:
     """Return what is done at a step in the room, each line with what it is ticked by.
 
     Args:
@@ -47,12 +47,13 @@ def lines(fit: Fit, letter: str, step: Step, codes: Sequence[str]) -> list[tuple
         letter: of the case, or what else it is about.
         step: the step.
         codes: of the parts it is about.
+        on_base: whether it stands on a base that was set before.
     """
     if step.what is What.BEFORE:
         return [(line.key, line_words(line)) for line in fit.before]
     found: list[tuple[str, str]] = []
     seen: Counter[str] = Counter()
-    for text in _said(fit, letter, step, codes):
+    for text in _said(fit, letter, step, codes, on_base):
         key, words = text if isinstance(text, tuple) else ("do", text)
         seen[key] += 1
         found.append((f"{letter}/{step.key}.{key}" + (f".{seen[key]}" if seen[key] > 1 or key == "do" else ""), words))
@@ -63,7 +64,7 @@ def lines(fit: Fit, letter: str, step: Step, codes: Sequence[str]) -> list[tuple
 _Said = str | tuple[str, str]
 
 
-def _said(fit: Fit, letter: str, step: Step, codes: Sequence[str]) -> Iterator[_Said]:
+def _said(fit: Fit, letter: str, step: Step, codes: Sequence[str], on_base: bool) -> Iterator[_Said]:
     match step.what:
         case What.LINE:
             yield from _line(fit)
@@ -71,7 +72,7 @@ def _said(fit: Fit, letter: str, step: Step, codes: Sequence[str]) -> Iterator[_
             yield f"Screw {listed(codes)} to the wall, level, a screw at each stud they cross."
             yield from _screws([a for a in fit.anchors if a.letter == "s"], fit)
         case What.STAND:
-            yield from _stand(fit, letter, codes)
+            yield from _stand(fit, letter, codes, on_base)
         case What.HANG_UP:
             yield from _hang(fit, letter, codes)
         case What.SCRIBE:
@@ -126,7 +127,7 @@ def carried(fit: Fit, letter: str) -> Iterator[str]:
     yield "Clear the way, protect the floor."
 
 
-def _stand(fit: Fit, letter: str, codes: Sequence[str]) -> Iterator[_Said]:
+def _stand(fit: Fit, letter: str, codes: Sequence[str], on_base: bool) -> Iterator[_Said]:
     made, entry = fit.made, fit.entry(letter)
     assert entry is not None
     case = made.project.case(letter)
@@ -134,12 +135,15 @@ def _stand(fit: Fit, letter: str, codes: Sequence[str]) -> Iterator[_Said]:
         yield "out", f"Out of it meanwhile: {listed(codes)}."
     if case.on is not None:
         below = f"case {case.on.letter}" if case.on.letter else f"the {made.project.spaces[case.on.space - 1].name}"
-        yield "on", f"Set it on {below}, {made.units.write(case.on.along)} from its left end."
+        far = f"{made.units.write(case.on.along)} from" if case.on.along else "flush with"
+        yield "on", f"Set it on {below}, {far} its left end."
+    elif on_base:
+        yield "base", "It stands on the base that is set and levelled already; screws hold it to that."
     else:
-        yield from _packed(fit, letter)
+        yield from packed(fit, letter)
     if entry.against:
         yield "against", f"Hard against {entry.against}, faces clamped flush, then screwed together."
-    else:
+    elif case.on is None:
         yield (
             "begin",
             {
@@ -157,7 +161,8 @@ def _stand(fit: Fit, letter: str, codes: Sequence[str]) -> Iterator[_Said]:
         yield "door", "Hang a door loose: even gaps, or move a shim."
 
 
-def _packed(fit: Fit, letter: str) -> Iterator[_Said]:
+def packed(fit: Fit, letter: str) -> Iterator[tuple[str, str]]:
+    """Return what is packed under a case or its base."""
     rows = shims_of(fit, letter)
     write = fit.made.units.write
     packed = [row for row in rows if row.thickness > ZERO]
@@ -190,13 +195,16 @@ def places(fit: Fit, rows: Sequence[Shim]) -> Iterator[tuple[str, Length]]:
 
 
 def place_words(fit: Fit, shim: Shim) -> str:
-    """Return where something is packed: front or back, left or right, or so far from the left."""
-    assembly = fit.made.assembly(shim.letter)
-    wide, deep = assembly.outside[0].length, assembly.outside[2].length
-    depth = "front" if shim.at[1] * 2 < deep else "back"
-    if shim.at[0] * 4 < wide:
+    """Return where something is packed: front or back, left or right of what stands there, or so far from the left."""
+    rows = shims_of(fit, shim.letter)
+    places = [row.at[0] for row in rows]
+    deep = [row.at[1] for row in rows]
+    depth = "front" if (shim.at[1] - min(deep)).ticks * 2 <= (max(deep) - min(deep)).ticks else "back"
+    wide = (max(places) - min(places)).ticks
+    along = (shim.at[0] - min(places)).ticks
+    if along * 8 <= wide:
         return f"{depth} left"
-    if shim.at[0] * 4 > wide * 3:
+    if along * 8 >= wide * 7:
         return f"{depth} right"
     return f"{depth}, {fit.made.units.write(shim.at[0])} from the left,"
 

@@ -163,7 +163,10 @@ def _steps(book: Pages, jobs: Sequence[JobStep]) -> None:
     for job in jobs:
         letter, step = job.rows[0]
         if step.what in IN_ROOM:
-            rows = [text for _, text in lines(bench.fit, letter, step, words.codes(letter, step.roles))]
+            rows = [
+                text
+                for _, text in lines(bench.fit, letter, step, words.codes(letter, step.roles), bench.on_base(letter))
+            ]
         else:
             rows = list(words.of(job).do)
         head = f"{job.n}  {f'{letter}: ' if bench.is_case(letter) else ''}{title_of(step)}"

@@ -28,7 +28,7 @@ from ..reckoning import Reckoned
 from ..room.wall import End, Measured
 from ..stock import Rack
 from ..units import Units
-from .bases import under_all
+from .bases import base_of, under_all
 from .beside import rows
 from .counters import Under, corner_cases, covered, topped, under
 from .ends import SIDES, Beside, Ends, beyond, ends, look, panels
@@ -72,6 +72,7 @@ class Run:
         rows: the cases in rows of those that touch.
         under_tops: letters of the cases each case's counter lies on, its own first; empty if it has none.
         stands: what each case gets from it, by letter.
+        bases: letters of the cases on each case's base, its own first; empty if it has none of its own.
     """
 
     lines: tuple[Line, ...]
@@ -79,6 +80,7 @@ class Run:
     rows: tuple[tuple[Case, ...], ...]
     under_tops: Mapping[str, tuple[str, ...]]
     stands: Mapping[str, Stands]
+    bases: Mapping[str, tuple[str, ...]]
 
     def line(self, wall: int, upper: bool = False) -> Line:
         """Return the run of a wall: what stands on the floor, or what hangs."""
@@ -91,6 +93,10 @@ class Run:
     def place(self, letter: str) -> Place | None:
         """Return where a case stands; ``None`` if it is in no run."""
         return next((place for line in self.lines for place in line.places if place.letter == letter), None)
+
+    def base_under(self, letter: str) -> str:
+        """Return the letter of the case whose base a case stands on: its own, or another's; empty if it has none."""
+        return next((owner for owner, letters in self.bases.items() if letter in letters), "")
 
     def beside(self, letter: str, side: Side) -> str:
         """Return the letter of the case that stands beside one at its left or right; empty if none does."""
@@ -130,23 +136,26 @@ def work_out(
     touching = rows(cases, found)
     corners = corner_cases(cases)
     round_it = _tops_round_corners(cases, found, rooms, corners)
-    stands, tops = {}, {}
+    stands, tops, bases = {}, {}, {}
+    by_letter = {case.letter: case for case in cases}
     for case in cases:
         line = next(line for line in found if (line.wall, line.upper) == (case.wall, False))
         row = next(row for row in touching if any(each is case for each in row))
         thick = {side: each.length for side, each in out.get(case.letter, {}).items()}
         room = rooms[case.wall - 1]
+        on_base = base_of(case.letter, row, line if case.in_alcove else None, by_letter, spaces)
+        bases[case.letter] = tuple(each.letter for each in on_base if each.letter)
         looks = {side: look(case, side, beside) for side in SIDES}
         stands[case.letter] = Stands(
             following(case, beside, room.wall.allowance.share(2)[0] + room.spread, thick),
             widths.get(case.letter),
-            under_all(case.letter, row, widths),
+            under_all(on_base, widths),
             under(case, line, spaces, corners, beside, case.wall in round_it) if case.in_alcove else None,
             {side: each for side, each in looks.items() if each is not None},
             follow.get(case.letter, {}),
         )
         tops[case.letter] = tuple(covered(case, line, corners))
-    return Run(tuple(found), beside, tuple(tuple(row) for row in touching), tops, stands)
+    return Run(tuple(found), beside, tuple(tuple(row) for row in touching), tops, stands, bases)
 
 
 def _ends_short(found: Sequence[Line], beside: Ends) -> dict[str, dict[str, Beside]]:

@@ -147,12 +147,16 @@ class FitStage(Stage):
         """Show the second case being set with the first one standing: what pictures are taken of."""
         own = [job for job in self.steps if job.step.what in (What.STAND, What.HANG_UP)]
         if len(own) > 1:
-            before = [job for job in self.steps if job.n < own[1].n]
+            before = [job for job in self.bench.steps if job.n < own[1].n]
             self.desk.change(
                 "Half way",
-                bench_edits.ticked(self.desk.document.project, [p for job in before for p in job.places], True),
+                bench_edits.ticked(self.desk.document.project, [p for job in before for p in self._places(job)], True),
             )
             self.go_to(own[1])
+
+    def _places(self, job: JobStep) -> list[str]:
+        """Return what a step is ticked by, for all its cases and their copies."""
+        return [place for letter, step in job.rows for place in self.bench.copies(letter, step)]
 
     def go(self, by: int) -> None:
         """Show the next step, or the one before."""
@@ -175,7 +179,7 @@ class FitStage(Stage):
         if self.bench.is_done(job) == done:
             return
         project, title = self.desk.document.project, title_of(job.step)
-        places = [place for letter, step in job.rows for place in self.bench.copies(letter, step)]
+        places = self._places(job)
         new = [place for place in places if place not in project.bench.ticked]
         words = f"{title}, {', '.join(job.letters)}: {'done' if done else 'not done'}"
         if not self.desk.change(words, bench_edits.ticked(project, places, done)) and done:
@@ -312,7 +316,7 @@ class FitStage(Stage):
         column.addWidget(Words("Then", 14, True, "quiet"))
         project = self.desk.document.project
         if step.what in IN_ROOM:
-            rows = lines(self.fit, letter, step, words.codes(letter, step.roles))
+            rows = lines(self.fit, letter, step, words.codes(letter, step.roles), self.bench.on_base(letter))
         else:
             rows = [(f"{letter}/{step.key}.{i}", text) for i, text in enumerate(said.do)]
         add_lines(column, rows, project.fit.done, self._tick_line)
