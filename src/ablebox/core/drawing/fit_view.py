@@ -92,9 +92,9 @@ def _studs(drawing: Drawing, fit: Fit, number: int, high: float) -> None:
     last = -1e9
     for stud in wall.studs:
         x = stud.at.mm
-        drawing.add(Path(((x, 0.0), (x, high)), "tick", 1.6 if stud.found is Found.HOLE else 1.0, True))
+        drawing.add(Path(((x, 0.0), (x, high)), "ply", 1.8 if stud.found is Found.HOLE else 1.0, True))
         if x - last > _width(fit, number) * 0.05:
-            drawing.add(Label(x, high, write(stud.at), 11, colour="tick", shift=(0, 9)))
+            drawing.add(Label(x, high, write(stud.at), 11, colour="snag", shift=(0, 9)))
             last = x
     if wall.studs:
         drawing.add(Label(0.0, high, "studs at", 11, "end", "quiet", shift=(-8, 9)))
@@ -233,7 +233,7 @@ def fit_plan(fit: Fit, number: int, chosen: str = "", done: Mapping[str, bool] |
     wide = _width(fit, number)
     drawing.add(Path(((-_SIDE, 0.0), (wide + _SIDE, 0.0)), "ink", 1.8))
     for stud in made.rooms[number - 1].wall.studs:
-        drawing.add(Area(stud.at.mm - stud.wide.mm / 2, 0.0, stud.wide.mm, 90.0, "", "tick", 0.9, "hatch"))
+        drawing.add(Area(stud.at.mm - stud.wide.mm / 2, 0.0, stud.wide.mm, 90.0, "", "ply", 0.9, "hatch"))
     for place in made.line(number).places:
         if not place.letter:
             continue

@@ -233,20 +233,22 @@ def _joined_to(fit: Fit, letter: str) -> Iterator[_Said]:
 
 def _screws(anchors: Sequence[Anchor], fit: Fit) -> Iterator[_Said]:
     write = fit.made.units.write
-    rows: dict[tuple[str, Holds], list[Anchor]] = {}
+    rows: dict[tuple[str, Holds, int], list[Anchor]] = {}
     for each in anchors:
-        rows.setdefault((each.fastener.name, each.holds), []).append(each)
-    for (name, holds), mine in rows.items():
-        places = sorted({each.fastener.head[0] for each in mine})
-        at = (
-            " and ".join(write(Length(x)) for x in places)
-            if len(places) < 4
-            else f"{write(Length(places[0]))} to {write(Length(places[-1]))}"
-        )
+        rows.setdefault((each.fastener.name, each.holds, each.axis), []).append(each)
+    for (name, holds, axis), mine in rows.items():
+        along = 1 if axis == 0 else 0
+        places = sorted({each.fastener.head[along] for each in mine})
+        at = " and ".join(write(Length(x)) for x in places)
+        if len(places) > 3:
+            at = f"{write(Length(places[0]))} to {write(Length(places[-1]))}"
+        many = "s" if len(places) > 1 and holds is Holds.STUD else ""
+        of = " of the wall round the corner" if axis == 0 else ""
         first = mine[0]
         yield (
             "screw",
-            f"{len(mine)} × {name} into {holds.words}{'s' if len(places) > 1 and holds is Holds.STUD else ''}, {at} from its left side: {first.fastener.why}; {write(first.goes, True)} goes in.",
+            f"{len(mine)} × {name} into {holds.words}{many}{of}, {at} from its {'front' if axis == 0 else 'left side'}: {first.fastener.why}; "
+            f"{write(first.goes, True)} goes in.",
         )
 
 

@@ -102,8 +102,11 @@ def points(made: Made, case: Case, assembly: Assembly) -> list[Stood]:
     found: list[Stood] = []
     for part in parts:
         if part.role.kind is PartKind.SIDE:
-            x, (front, back) = _middle(part.box)[0], _foot(part)
-            found += [(part.role, -1, x, front), (part.role, -1, x, back)]
+            # The right side of a corner case stands along the other wall.
+            run = 0 if part.axes[2] == 1 else 1
+            middle = _middle(part.box)[1 - run]
+            for end in _foot(part, run):
+                found.append((part.role, -1, end, middle) if run == 0 else (part.role, -1, middle, end))
     return found
 
 
@@ -134,15 +137,15 @@ def _beside(board: Placed, rung: Placed) -> bool:
     return board.box.low[0] <= middle <= board.box.high[0]
 
 
-def _foot(side: Placed) -> tuple[Length, Length]:
-    """Return where a side stands on the floor, front and back, its notches left out."""
-    front, back = side.box.span(1)
+def _foot(side: Placed, run: int) -> tuple[Length, Length]:
+    """Return where a side stands on the floor along an axis, from end to end, its notches left out."""
+    front, back = side.box.span(run)
     for gap in side.gaps:
         if gap.low[2] <= 0 < gap.high[2]:
-            if gap.low[1] <= front < gap.high[1]:
-                front = gap.high[1]
-            if gap.low[1] < back <= gap.high[1]:
-                back = gap.low[1]
+            if gap.low[run] <= front < gap.high[run]:
+                front = gap.high[run]
+            if gap.low[run] < back <= gap.high[run]:
+                back = gap.low[run]
     return Length(front), Length(back)
 
 
