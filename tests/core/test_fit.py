@@ -12,6 +12,7 @@ from scipy.interpolate import RegularGridInterpolator
 
 from ablebox.cli import demo
 from ablebox.core.bench.bench import Bench, bench_of
+from ablebox.core.bench.replay import replay
 from ablebox.core.bench.verb import What
 from ablebox.core.cabinet.design import Case
 from ablebox.core.cabinet.kinds import starting_case
@@ -28,6 +29,7 @@ from ablebox.core.fronts.face import FaceFronts
 from ablebox.core.lengths import ZERO, Length, inches, millimetres
 from ablebox.core.materials import material
 from ablebox.core.order.first import First
+from ablebox.core.paper.assembly_json import assembly_tree
 from ablebox.core.paper.fit_json import fit_tree
 from ablebox.core.paper.steps_json import steps_tree
 from ablebox.core.project import bench_edits, run_edits, stand_edits
@@ -218,6 +220,13 @@ class Anchors(unittest.TestCase):
                 x, wide = place.case_x.mm / 25.4, place.case_width.mm / 25.4
                 want = {i for i, at in enumerate(places, start=1) if x + 1.25 <= at <= x + wide - 1.25}
                 self.assertEqual({a.stud for a in made.anchors if a.letter == letter}, want)
+
+    def test_no_screw_stands_behind_what_stays_nor_twice_in_one_place(self) -> None:
+        """A partition on a stud, and a stretcher before a nailer: the replay finds no screw a tool does not reach."""
+        for seed in (5, 8, 41, 54, 58):
+            made = Made(random_room(Random(seed)))
+            steps = steps_tree(Bench(made))
+            self.assertEqual([fault for fault in replay(assembly_tree(made), steps) if "wall" in fault], [], seed)
 
     def test_ribs_inserts_solid_walls_and_joists(self) -> None:
         wall = job(

@@ -55,7 +55,7 @@ def sequence(made: Made) -> list[Entry]:
 
 
 def _of_line(made: Made, wall: int, upper: bool) -> Iterable[Entry]:
-    places = [place for place in made.line(wall, upper).places if place.letter]
+    places = [place for place in made.line(wall, upper).places if place.letter and place.letter not in made.unbuilt]
     if not places:
         return []
     start, why = _start(made, wall, upper, places)

@@ -48,7 +48,7 @@ def standing_on_floor(made: Made, wall: int) -> list[Place]:
     """Return the cases of a wall that stand on its floor, from left to right; on casters they roll where it is level."""
     return [
         place for place in made.line(wall).places
-        if place.letter and not isinstance(made.project.case(place.letter).kick, Casters)
+        if place.letter and place.letter not in made.unbuilt and not isinstance(made.project.case(place.letter).kick, Casters)
     ]  # fmt: skip
 
 

@@ -78,15 +78,7 @@ def _box(book: Pages, x: float, y: float, done: bool = False) -> None:
 
 def _broken(book: Pages, text: str, width: float, bold: bool = False) -> list[str]:
     """Return a text in lines that fit."""
-    found, line = [], ""
-    for word in text.split(" "):
-        longer = f"{line} {word}".strip()
-        if line and book.canvas.text_width(longer, _TYPE, bold) > width:
-            found.append(line)
-            line = word
-        else:
-            line = longer
-    return [*found, line]
+    return book.broken(text, width, _TYPE, bold)
 
 
 # A sheet for each wall

@@ -107,15 +107,7 @@ def _came_out(book: Pages, words: BenchWords, letter: str, step: Step) -> tuple[
 
 def _broken(book: Pages, text: str, width: float, bold: bool = False) -> list[str]:
     """Return a text in lines that fit."""
-    found, line = [], ""
-    for word in text.split(" "):
-        longer = f"{line} {word}".strip()
-        if line and book.canvas.text_width(longer, _TYPE + (1 if bold else 0), bold) > width:
-            found.append(line)
-            line = word
-        else:
-            line = longer
-    return [*found, line]
+    return book.broken(text, width, _TYPE + (1 if bold else 0), bold)
 
 
 def _tick(book: Pages, x: float, y: float) -> None:

@@ -64,17 +64,21 @@ class Pages:
 
     def words(self, x: float, text: str, width: float, size: float = 10, colour: str = "ink") -> None:
         """Write a paragraph, broken into lines."""
-        line = ""
+        for line in self.broken(text, width, size):
+            self.canvas.text(x, self.y, line, size, "start", colour, False)
+            self.y += size * 1.35
+
+    def broken(self, text: str, width: float, size: float, bold: bool = False) -> list[str]:
+        """Return a text in lines that fit a width."""
+        found, line = [], ""
         for word in text.split(" "):
             longer = f"{line} {word}".strip()
-            if line and self.canvas.text_width(longer, size, False) > width:
-                self.canvas.text(x, self.y, line, size, "start", colour, False)
-                self.y += size * 1.35
+            if line and self.canvas.text_width(longer, size, bold) > width:
+                found.append(line)
                 line = word
             else:
                 line = longer
-        self.canvas.text(x, self.y, line, size, "start", colour, False)
-        self.y += size * 1.35
+        return [*found, line]
 
     def table(self, columns: Sequence[tuple[str, float, str]], rows: Sequence[Sequence[str]], title: str) -> None:
         """Write a table; columns are heading, x and anchor."""

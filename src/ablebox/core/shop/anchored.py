@@ -14,7 +14,7 @@ from collections.abc import Iterator, Sequence
 
 from ..assembly.fastener import Fastener, FastenerKind, Into, Point
 from ..assembly.part import Assembly, Placed
-from ..assembly.role import PartKind, Role, Side
+from ..assembly.role import BOXES, PartKind, Role, Side
 from ..fastening.occupied import Rod, rods_of
 from ..fastening.sizes import DIAMETER
 from ..fastening.wood import solid, spans
@@ -39,6 +39,9 @@ _KIND = FastenerKind.WALL_SCREW
 _SECOND = Role(PartKind.BACK, Side.SECOND)
 #: The block a case of an island is screwed to the floor through: how high it is, and how far from the case's end (common practice).
 _BLOCK, _FROM_END = inches("1 1/2"), inches("1 1/2")
+#: Half of how wide a driver is, how long a drill with its bit is (common practice), and what is lifted out of its way.
+_DRIVER, _DRILL = inches("1/8").ticks, inches(12).ticks
+_LOOSE = frozenset({PartKind.SHELF, PartKind.SLOPING_SHELF, PartKind.FALSE_BOTTOM, PartKind.PULL_OUT})
 #: How near a back is to the rail it lies against, in ticks (of our own).
 _AGAINST = millimetres(2).ticks
 
@@ -102,6 +105,8 @@ def to_the_wall(made: Derived, place: Place, room: Measured) -> Iterator[Anchor]
             yield from _into_rail(made, assembly, part, rail)
             continue
         for number, at, z in _places(assembly, part, wall, place):
+            if _behind_another(assembly, part, (at, part.box.low[1], z)):
+                continue
             kind = _OF[wall.studs[number - 1].kind] if number else Holds.STUD
             if wall.backing is Backing.SOLID and not number:
                 kind = Holds.SOLID
@@ -261,9 +266,34 @@ def _screw(
             return None
         own = solid(part, axis, head, part.box.low[axis], part.box.high[axis], radius)
         rod = Rod(head, anchor.fastener.tip, radius)
-        if own and low <= head[across] <= high and not any(rod.near(other) for other in taken):
+        free = own and low <= head[across] <= high and not any(rod.near(other) for other in taken)
+        if free and not _walled_in(assembly, head, axis):
             return anchor
     return None
+
+
+def _walled_in(assembly: Assembly, head: Point, axis: int) -> bool:
+    """Whether something that stays stands before the head of a screw, such as a partition on a stud."""
+    across = 1 - axis
+    for part in assembly.parts:
+        stays = part.stands == "carcass" and part.role.kind not in _LOOSE and part.role.whole.kind not in BOXES
+        near = head[axis] - _DRILL < part.box.high[axis] and part.box.low[axis] < head[axis]
+        if not stays or not near or part.slant is not None:
+            continue
+        for by in (-_DRIVER, _DRIVER):
+            line = list(head)
+            line[across] += by
+            if spans(part, axis, (line[0], line[1], line[2])):
+                return True
+    return False
+
+
+def _behind_another(assembly: Assembly, part: Placed, at: Point) -> bool:
+    """Whether another rail is before one at a place: the screws of that pass both."""
+    return any(
+        other.role != part.role and holds(other) and other.box.high[1] <= part.box.low[1] and spans(other, 1, at)
+        for other in assembly.parts
+    )
 
 
 def _before(assembly: Assembly, part: Placed, at: Point) -> Placed | None:

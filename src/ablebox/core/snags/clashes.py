@@ -101,8 +101,8 @@ def _higher(made: Made, one: _Solid, two: _Solid) -> Fix | None:
         if not hung.of.letter or not other.of.letter:
             continue
         case = made.project.case(hung.of.letter)
-        if hangs(case) and not hangs(made.project.case(other.of.letter)):
-            level = case.hang + Length(other.around.high[2] - hung.around.low[2])
+        level = case.hang + Length(other.around.high[2] - hung.around.low[2])
+        if case.is_hung and not hangs(made.project.case(other.of.letter)) and level >= ZERO:
             return Fix(
                 f"Hang {case.letter} at {made.units.write(level)}", made.project.with_case(replace(case, hang=level))
             )

@@ -6,11 +6,10 @@ from __future__ import annotations
 from functools import partial
 
 from PyQt6.QtCore import Qt, QTimer
-from PyQt6.QtGui import QKeyEvent
 from PyQt6.QtWidgets import QHBoxLayout, QPushButton, QVBoxLayout
 
 from ...core.assembly.part import Face
-from ...core.bench.bench import Bench, JobStep, bench_of, is_known, steps_of
+from ...core.bench.bench import JobStep, is_known, steps_of
 from ...core.bench.clearances import clearances
 from ...core.bench.doubt import Clearance
 from ...core.bench.gates import lines
@@ -21,13 +20,8 @@ from ...core.bench.work import DIAGONALS
 from ...core.drawing.bench_words import BenchWords, gate_title, title_of
 from ...core.drawing.job_view import job_view
 from ...core.drawing.shapes import Drawing
-from ...core.errors import LengthNotUnderstood
 from ...core.lengths import Length
-from ...core.log.entry import Entry, EntryKind
 from ...core.project import bench_edits
-from ...core.project.fit_edits import came_out
-from ...core.project.log_edits import done_entries
-from ...core.typed import read_length
 from ...core.units import System
 from ..desk import Desk
 from ..widgets.drawing_view import DrawingView
@@ -43,7 +37,7 @@ from .bench_plan import BenchDays
 from .bench_reading import Reading, ReadingMode
 from .bench_tape import add_asks, add_cautions, add_copies, add_diagonals, add_doubts, add_fit, add_step
 from .bench_wire import Ticket, Wire
-from .stage import Stage
+from .steps import StepsStage
 
 #: Milliseconds between two cases whose steps are worked out ahead.
 _AHEAD_MS = 150
@@ -58,7 +52,7 @@ _CARDS = (
 )  # fmt: skip
 
 
-class BenchStage(Stage):
+class BenchStage(StepsStage):
     """The bench."""
 
     name, title = "bench", "Bench"
@@ -66,9 +60,6 @@ class BenchStage(Stage):
 
     def __init__(self, desk: Desk) -> None:
         super().__init__(desk)
-        self._key = ""
-        #: The case that was selected when the step in view was gone to.
-        self._case = ""
         self._news = False
         #: Which card is on the tape instead of the step: of the order, the days, the finish, buying, or the log.
         self._card = ""
@@ -150,88 +141,14 @@ class BenchStage(Stage):
         self._ahead.stop()
         self.order.close_down()
 
-    # Which step
-
-    @property
-    def bench(self) -> Bench:
-        """The steps of the project at hand."""
-        return bench_of(self.desk.document.made)
-
-    @property
-    def steps(self) -> tuple[JobStep, ...]:
-        """All steps."""
-        return self.bench.steps
-
-    @property
-    def at(self) -> int:
-        """The number of the step in view, from 0."""
-        steps = self.steps
-        for i, step in enumerate(steps):
-            if self._key and self._key in step.places:
-                return i
-        here = self.bench.at_hand
-        return here.n - 1 if here is not None else max(0, len(steps) - 1)
-
-    @property
-    def job(self) -> JobStep | None:
-        """The step in view; ``None`` if there is none."""
-        steps = self.steps
-        return steps[self.at] if steps else None
-
-    def go_to(self, step: JobStep) -> None:
-        """Show a step."""
-        self._key = step.places[0]
-        selection = self.desk.selection
-        # What belongs to no case leaves the case that is selected as it is.
-        letter = step.letters[0] if self.bench.is_case(step.letters[0]) else selection.case
-        self._case = letter
-        if selection.case != letter or selection.number:
-            selection.select(case=letter, number="")
-        else:
-            # The step moved, which everything in view follows.
-            selection.changed.emit()
-
     def show_back(self) -> None:
         """Show the step at hand where the bench is begun, else the first back that goes on: what pictures are taken of."""
         found = next((job for job in self.steps if job.step.what is What.BACK), None)
         if found is not None and not self.bench.book.ticked:
             self.go_to(found)
 
-    def go(self, by: int) -> None:
-        """Show the next step, or the one before."""
-        steps = self.steps
-        if steps:
-            self.go_to(steps[min(len(steps) - 1, max(0, self.at + by))])
-
-    def walk(self, by: int) -> None:
-        """Tick the step in view and go on, or go back and take the tick of that away."""
-        steps = self.steps
-        if not steps:
-            return
-        at = self.at
-        ticked = steps[at if by > 0 else max(0, at - 1)]
-        then = steps[min(len(steps) - 1, at + 1)] if by > 0 else ticked
-        # The change shows the step that follows at once.
-        self._key = then.places[0]
-        self._tick(ticked, by > 0)
-        self.go_to(then)
-
-    def _tick(self, job: JobStep, done: bool) -> None:
-        bench = self.bench
-        if bench.is_done(job) == done:
-            return
-        places = [place for letter, step in job.rows for place in bench.copies(letter, step)]
-        self._tick_places(title_of(job.step), ", ".join(job.letters), places, done)
-
     def _tick_copy(self, title: str, place: str, done: bool) -> None:
         self._tick_places(title, place.partition("/")[0].replace("#", " copy "), [place], done)
-
-    def _tick_places(self, title: str, whose: str, places: list[str], done: bool) -> None:
-        """Tick steps, or not; what was not ticked before writes itself into the log."""
-        project, words = self.desk.document.project, f"{title}, {whose}: {'done' if done else 'not done'}"
-        new = [place for place in places if place not in project.bench.ticked]
-        if not self.desk.change(words, bench_edits.ticked(project, places, done)) and done:
-            self.desk.document.log(*done_entries(new, title, self.desk.now()))
 
     def _tick_line(self, place: str, done: bool) -> None:
         project = self.desk.document.project
@@ -305,28 +222,6 @@ class BenchStage(Stage):
         made, letter = self.desk.document.made, job.letters[0]
         codes = {role: part.code for part in made.parts if part.case == letter for role in part.roles}
         return job_view(self.bench, letter, job.step, codes)
-
-    def select(self) -> None:
-        """Show the selected case's first step that is not done, if another case was selected."""
-        job, letter = self.job, self.desk.selection.case
-        if job is not None and letter not in job.letters and letter != self._case:
-            own = [each for each in self.steps if letter in each.letters]
-            if own:
-                self._key = next((each for each in own if not self.bench.is_done(each)), own[0]).places[0]
-        self.refresh()
-
-    def keyPressEvent(self, event: QKeyEvent | None) -> None:
-        if event is None:
-            return
-        key = Qt.Key(event.key())
-        if key is Qt.Key.Key_Space:
-            self.walk(1)
-        elif key is Qt.Key.Key_Backspace:
-            self.walk(-1)
-        elif key in (Qt.Key.Key_Right, Qt.Key.Key_Left):
-            self.go(1 if key is Qt.Key.Key_Right else -1)
-        else:
-            super().keyPressEvent(event)
 
     def read(self) -> None:
         """Show the step alone, in large type."""
@@ -444,19 +339,3 @@ class BenchStage(Stage):
     def _asks(self, letter: str, step: Step) -> list[tuple[str, str, Length | None]]:
         words = BenchWords(self.bench)
         return [(key, *words.ask(letter, key)) for key in step.asks]
-
-    def _came_out(self, key: str, text: str) -> str:
-        project = self.desk.document.project
-        if not text.strip():
-            return self.desk.change("As it came out: taken away", came_out(project, key, None))
-        try:
-            value = read_length(text, project.units)
-            after = came_out(project, key, value)
-        except (LengthNotUnderstood, ValueError) as fault:
-            return str(fault)
-        why = self.desk.change(f"As it came out: {key.partition('/')[2].replace('.', ' ')}", after)
-        if not why:
-            words = BenchWords(self.bench).ask(key.partition("/")[0], key)[0]
-            written = f"{words}: {project.units.write(value, unit=True)}"
-            self.desk.document.log(Entry(self.desk.now(), EntryKind.NUMBER, written, key.partition("/")[0]))
-        return why

@@ -3,11 +3,11 @@
 
 from __future__ import annotations
 
-from PyQt6.QtCore import Qt
-from PyQt6.QtGui import QKeyEvent
+from collections.abc import Sequence
+
 from PyQt6.QtWidgets import QHBoxLayout, QPushButton, QVBoxLayout
 
-from ...core.bench.bench import Bench, JobStep, bench_of
+from ...core.bench.bench import JobStep
 from ...core.bench.fitting import IN_ROOM
 from ...core.bench.verb import What
 from ...core.drawing.bench_words import BenchWords, title_of
@@ -15,14 +15,10 @@ from ...core.drawing.fit_view import fit_plan, fit_view, times
 from ...core.drawing.fit_words import lines
 from ...core.drawing.job_view import standing, wall_of
 from ...core.drawing.shapes import Drawing
-from ...core.errors import LengthNotUnderstood
 from ...core.fit.fit import Fit
-from ...core.log.entry import Entry, EntryKind
 from ...core.order.first import First
 from ...core.project import bench_edits
-from ...core.project.fit_edits import came_out, line_ticked
-from ...core.project.log_edits import done_entries
-from ...core.typed import read_length
+from ...core.project.fit_edits import line_ticked
 from ..desk import Desk
 from ..widgets.choice_box import add_choice, choice_box
 from ..widgets.drawing_view import DrawingView
@@ -31,10 +27,10 @@ from ..widgets.words import Words
 from .bench_tape import add_asks, add_cautions
 from .fit_list import FitList, Row
 from .fit_tape import add_lines
-from .stage import Stage
+from .steps import StepsStage
 
 
-class FitStage(Stage):
+class FitStage(StepsStage):
     """The room."""
 
     name, title = "fit", "Fit"
@@ -42,8 +38,6 @@ class FitStage(Stage):
 
     def __init__(self, desk: Desk) -> None:
         super().__init__(desk)
-        self._key = ""
-        self._case = ""
         self._above = False
         self._tabs = WallTabs("fit-wall")
         self._tabs.picked.connect(self._show_wall)
@@ -84,37 +78,17 @@ class FitStage(Stage):
     # Which step
 
     @property
-    def bench(self) -> Bench:
-        """The steps of the project at hand."""
-        return bench_of(self.desk.document.made)
-
-    @property
     def fit(self) -> Fit:
         """Its fitting."""
         return self.bench.fit
 
     @property
-    def steps(self) -> list[JobStep]:
+    def steps(self) -> Sequence[JobStep]:
         """The steps in the room."""
         found = [job for job in self.bench.steps if job.step.what in IN_ROOM]
         if not found:
             return []
         return [job for job in self.bench.steps if job.n >= found[0].n]
-
-    @property
-    def at(self) -> int:
-        """The number of the step in view, from 0; -1 if there is none."""
-        steps = self.steps
-        for i, job in enumerate(steps):
-            if self._key and self._key in job.places:
-                return i
-        return next((i for i, job in enumerate(steps) if not self.bench.is_done(job)), len(steps) - 1)
-
-    @property
-    def job(self) -> JobStep | None:
-        """The step in view; ``None`` if there is none."""
-        steps = self.steps
-        return steps[self.at] if steps else None
 
     @property
     def wall(self) -> int:
@@ -132,17 +106,6 @@ class FitStage(Stage):
         if job is not None:
             self.go_to(job)
 
-    def go_to(self, job: JobStep) -> None:
-        """Show a step, and select its case."""
-        self._key = job.places[0]
-        selection, letter = self.desk.selection, job.letters[0]
-        own = letter if self.bench.is_case(letter) else selection.case
-        self._case = own
-        if selection.case != own or selection.number:
-            selection.select(case=own, number="")
-        else:
-            selection.changed.emit()
-
     def show_half_way(self) -> None:
         """Show the second case being set with the first one standing: what pictures are taken of."""
         own = [job for job in self.steps if job.step.what in (What.STAND, What.HANG_UP)]
@@ -150,40 +113,9 @@ class FitStage(Stage):
             before = [job for job in self.bench.steps if job.n < own[1].n]
             self.desk.change(
                 "Half way",
-                bench_edits.ticked(self.desk.document.project, [p for job in before for p in self._places(job)], True),
+                bench_edits.ticked(self.desk.document.project, [p for job in before for p in self.places(job)], True),
             )
             self.go_to(own[1])
-
-    def _places(self, job: JobStep) -> list[str]:
-        """Return what a step is ticked by, for all its cases and their copies."""
-        return [place for letter, step in job.rows for place in self.bench.copies(letter, step)]
-
-    def go(self, by: int) -> None:
-        """Show the next step, or the one before."""
-        steps = self.steps
-        if steps:
-            self.go_to(steps[min(len(steps) - 1, max(0, self.at + by))])
-
-    def walk(self, by: int) -> None:
-        """Tick the step in view and go on, or go back and take the tick of that away."""
-        steps, at = self.steps, self.at
-        if not steps:
-            return
-        ticked = steps[at if by > 0 else max(0, at - 1)]
-        then = steps[min(len(steps) - 1, at + 1)] if by > 0 else ticked
-        self._key = then.places[0]
-        self._tick(ticked, by > 0)
-        self.go_to(then)
-
-    def _tick(self, job: JobStep, done: bool) -> None:
-        if self.bench.is_done(job) == done:
-            return
-        project, title = self.desk.document.project, title_of(job.step)
-        places = self._places(job)
-        new = [place for place in places if place not in project.bench.ticked]
-        words = f"{title}, {', '.join(job.letters)}: {'done' if done else 'not done'}"
-        if not self.desk.change(words, bench_edits.ticked(project, places, done)) and done:
-            self.desk.document.log(*done_entries(new, title, self.desk.now()))
 
     def _tick_line(self, line: str, done: bool) -> None:
         project = self.desk.document.project
@@ -274,28 +206,6 @@ class FitStage(Stage):
             return f"{title_of(job.step)} {job.step.key.rpartition(' ')[2]}"
         return title_of(job.step)
 
-    def select(self) -> None:
-        """Show the selected case's first step in the room that is not done, if another case was selected."""
-        job, letter = self.job, self.desk.selection.case
-        if job is not None and letter not in job.letters and letter != self._case:
-            own = [each for each in self.steps if letter in each.letters]
-            if own:
-                self._key = next((each for each in own if not self.bench.is_done(each)), own[0]).places[0]
-        self.refresh()
-
-    def keyPressEvent(self, event: QKeyEvent | None) -> None:
-        if event is None:
-            return
-        key = Qt.Key(event.key())
-        if key is Qt.Key.Key_Space:
-            self.walk(1)
-        elif key is Qt.Key.Key_Backspace:
-            self.walk(-1)
-        elif key in (Qt.Key.Key_Right, Qt.Key.Key_Left):
-            self.go(1 if key is Qt.Key.Key_Right else -1)
-        else:
-            super().keyPressEvent(event)
-
     # The tape
 
     def tape(self, column: QVBoxLayout) -> None:
@@ -354,25 +264,6 @@ class FitStage(Stage):
     def _first(self, first: First) -> None:
         after = bench_edits.ordered(self.desk.document.project, "", "first", first)
         self.desk.change(first.words.capitalize(), after)
-
-    def _came_out(self, key: str, text: str) -> str:
-        project = self.desk.document.project
-        if not text.strip():
-            return self.desk.change("As it came out: taken away", came_out(project, key, None))
-        try:
-            value = read_length(text, project.units)
-            after = came_out(project, key, value)
-        except (LengthNotUnderstood, ValueError) as fault:
-            return str(fault)
-        letter = key.partition("/")[0]
-        words = BenchWords(self.bench).ask(letter, key)[0]
-        why = self.desk.change(f"As it came out: {words}", after)
-        if not why:
-            written = f"{words}: {project.units.write(value, unit=True)}"
-            self.desk.document.log(
-                Entry(self.desk.now(), EntryKind.NUMBER, written, letter if self.bench.is_case(letter) else "")
-            )
-        return why
 
 
 _NTH = ("first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth", "ninth", "tenth")
