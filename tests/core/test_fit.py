@@ -392,6 +392,8 @@ class Stands(unittest.TestCase):
         assert beyond.fix is not None
         assert beyond.fix.project is not None
         self.assertEqual(beyond.fix.project.case("D").width, inches(45))
+        follows = Made(project.with_case(replace(project.case("D"), width=inches(30), follows=True)))
+        self.assertEqual(follows.assembly("D").outside[0].length, inches(45), "as wide as the top under it")
         deep = project.with_case(replace(project.case("D"), depth=inches(21)))
         self.assertTrue(told(deep, "stands.deep"))
         uneven = project.with_case(replace(project.case("B"), height=inches(33)))

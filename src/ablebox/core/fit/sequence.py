@@ -90,9 +90,9 @@ def _start(made: Made, wall: int, upper: bool, places: list[Place]) -> tuple[int
     row = made.line(wall, upper).places
     for at, each in enumerate(row):
         if each.space and made.project.spaces[each.space - 1].kind in (SpaceKind.APPLIANCE, SpaceKind.FOUND):
-            before = [p for p in row[:at] if p.letter]
-            after = [p for p in row[at + 1 :] if p.letter]
-            return places.index((after or before)[0] if after else before[-1]), "appliance"
+            before, after = ([p for p in side if p in places] for side in (row[:at], row[at + 1 :]))
+            if before or after:
+                return places.index(after[0] if after else before[-1]), "appliance"
     if room.left is End.OPEN and room.right is not End.OPEN:
         return len(places) - 1, "wall"
     return 0, "wall" if room.left is not End.OPEN else "free"

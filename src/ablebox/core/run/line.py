@@ -12,8 +12,9 @@ from dataclasses import replace
 
 from ..cabinet.design import Case
 from ..lengths import ZERO, Length, inches
-from ..reckoning import Origin, Reckoned, added_up
+from ..reckoning import Book, Origin, Reckoned, added_up
 from ..room.wall import End, Measured
+from .counters import corner_cases, covered
 from .members import Member, hangs, lowest, members, sunk
 from .place import Line, Place
 from .round_corner import in_the_corner, round_the_corner
@@ -46,7 +47,7 @@ def lines(
         for upper in (False, True):
             row = members(room.number, cases, spaces, upper)
             corner = in_the_corner(before, row, spaces, upper)
-            line, own = _line(room, row, spaces, upper, corner, floor, panels or {})
+            line, own = _line(room, row, spaces, upper, corner, floor, panels or {}, cases)
             widths |= own
             if upper is False:
                 floor = line
@@ -64,6 +65,7 @@ def _line(
     corner: list[Place],
     floor: Line | None,
     panels: Panels,
+    everyone: Sequence[Case] = (),
 ) -> tuple[Line, dict[str, Reckoned]]:
     hung_at = lowest(member.case for member in row)
     start, usable = ZERO, room.usable
@@ -81,9 +83,19 @@ def _line(
         and member.case.follows
         and not member.case.turned % 2
         and hangs(member.case) is upper
+        and member.case.on is None
     ]
     open_widths = [member.space for member in row if member.case is None and spaces[member.space - 1].width is None]
+    above = [
+        member.case for member in row if member.case is not None and member.case.on is not None and member.case.follows
+    ]
+    wide = {
+        case.letter: width
+        for case in above
+        if floor is not None and (width := over_all(case, floor, everyone)) is not None
+    }
     own, shared = shares(usable, row, spaces, followers, open_widths, panels)
+    own |= wide
     places, x = [], start
     for member in row:
         case, number = member.case, member.space
@@ -116,6 +128,21 @@ def _line(
     short = usable is not None and total is not None and usable.length - total.length >= GAP
     open_left, open_right = room.wall.left is End.OPEN, room.wall.right is End.OPEN or short
     return Line(room.number, upper, tuple(places), total, usable, open_left, open_right), own
+
+
+def over_all(case: Case, floor: Line, cases: Sequence[Case]) -> Reckoned | None:
+    """Return the width of all that a case stands on: the cases under one top with the one it stands on, and what is between; ``None`` if nothing is there."""
+    assert case.on is not None
+    corners = corner_cases(cases)
+    name = case.on.letter or f"space {case.on.space}"
+    letters = next(
+        (under for each in cases if each.wall == case.wall and case.on.letter in (under := covered(each, floor, corners))), [name]
+    )  # fmt: skip
+    at = [i for i, place in enumerate(floor.places) if place.name in (*letters, name)]
+    if not at:
+        return None
+    total = added_up(place.width for place in floor.places[min(at) : max(at) + 1])
+    return Book(f"{case.letter}/").named(total, "case width", "width", "as wide as what it stands on")
 
 
 def on_at(case: Case, places: Sequence[Place], floor: Line | None) -> Length:

@@ -45,8 +45,8 @@ class FitStage(StepsStage):
         self._turn = QPushButton("From above")
         self._turn.setObjectName("fit-above")
         self._turn.setCheckable(True)
+        self._turn.setProperty("small", True)
         self._turn.clicked.connect(self._look_from_above)
-        self.head.addWidget(self._turn)
         row = QHBoxLayout()
         row.setSpacing(10)
         column = QVBoxLayout()
@@ -59,6 +59,7 @@ class FitStage(StepsStage):
         row.addWidget(self.sheet)
         self.body.addLayout(row, 1)
         under = QHBoxLayout()
+        under.addWidget(self._turn)
         under.addStretch(1)
         self._buttons: dict[str, QPushButton] = {}
         for name, words, tip, by in (
@@ -174,7 +175,7 @@ class FitStage(StepsStage):
         self._tabs.show_walls([wall.name for wall in walls], number)
         letter = job.letters[0] if self.bench.is_case(job.letters[0]) else ""
         unit = project.units.words
-        self.heading.set_text(f"Standing {walls[number - 1].name}")
+        self.heading.set_text(walls[number - 1].name if len(walls) > 1 else f"Standing {walls[0].name}")
         line = self.fit.line(number)
         floor = (
             "nobody has read the floor"

@@ -55,7 +55,7 @@ def add_case_in_run(desk: Desk, column: QVBoxLayout, letter: str) -> None:
         lambda wall: desk.change(f"{letter} stands elsewhere", run_edits.stand_at(desk.document.project, letter, wall)),
     )
     add_choice(column, "where it stands", walls)
-    follows = QCheckBox("its width follows the run")
+    follows = QCheckBox("as wide as what it stands on" if case.on is not None else "its width follows the run")
     follows.setObjectName("run-follows")
     follows.setChecked(case.follows)
     follows.setEnabled(case.in_alcove)
