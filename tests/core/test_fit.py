@@ -20,7 +20,7 @@ from ablebox.core.case.base_casters import Casters
 from ablebox.core.case.base_feet import Feet
 from ablebox.core.case.base_frame import BaseFrame
 from ablebox.core.errors import AbleBoxError
-from ablebox.core.fit.fillers import gap_of
+from ablebox.core.fit.fillers import gap_of, open_ends
 from ablebox.core.fit.fit import Fit, fit_of
 from ablebox.core.fit.tipping import tipping, why
 from ablebox.core.fronts.cell.appliance import ApplianceSpace
@@ -179,6 +179,9 @@ class Levels(unittest.TestCase):
         measured = came_out(came_out(project, "space/1.gap.low", inches("1 7/8")), "space/1.gap.high", inches("1 5/8"))
         gap = gap_of(Fit(Made(measured)), 1)
         self.assertEqual((gap.low, gap.high, gap.measured), (inches("1 7/8"), inches("1 5/8"), True))
+        [end] = open_ends(Fit(Made(job(case("A"), lean_left=inches("3/8")))), "A")
+        self.assertEqual((end.side, end.high), ("left", ZERO))
+        self.assertAlmostEqual(end.low.mm / 25.4, 0.375 * 34.5 / 96, places=4)
         slope = (Level(ZERO, inches(36)), Level(inches(24), inches("36 1/2")))
         self.assertTrue(told(job(case("A"), ceilings=slope), "level.ceiling"))
 

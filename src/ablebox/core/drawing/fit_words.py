@@ -10,7 +10,7 @@ from ..bench.step import Step
 from ..bench.verb import What
 from ..fit.before import Line
 from ..fit.carried import lift, passes
-from ..fit.fillers import Gap, gap_of
+from ..fit.fillers import Gap, gap_of, open_ends
 from ..fit.fit import Fit
 from ..fit.links import anchors_of, links_of, shims_of
 from ..fit.shims import Shim
@@ -153,6 +153,7 @@ def _stand(fit: Fit, letter: str, codes: Sequence[str], on_base: bool) -> Iterat
                 "free": "It begins the run: square to the wall.",
             }[entry.first or "free"],
         )
+    yield from _leaning(fit, letter)
     yield from _joined_to(fit, letter)
     yield from _screws(anchors_of(fit, letter), fit)
     if not anchors_of(fit, letter) and (reason := why(made, case)):
@@ -218,11 +219,21 @@ def _hang(fit: Fit, letter: str, codes: Sequence[str]) -> Iterator[_Said]:
     yield "ledge", f"A ledge on the wall or a prop carries it at {made.units.write(case.hang)} over the level line."
     if entry.against:
         yield "against", f"Hard against {entry.against}, faces clamped flush."
+    yield from _leaning(fit, letter)
     screws = anchors_of(fit, letter)
     if screws:
         yield "first", "First screw through the upper rail, level it, then the others."
     yield from _screws(screws, fit)
     yield from _joined_to(fit, letter)
+
+
+def _leaning(fit: Fit, letter: str) -> Iterator[_Said]:
+    write = fit.made.units.write
+    for end in open_ends(fit, letter):
+        yield (
+            "lean",
+            f"The wall at its {end.side} leans: {write(end.low)} open at its foot and {write(end.high)} at its top; scribe that end as a taper, or cover it.",
+        )
 
 
 def _joined_to(fit: Fit, letter: str) -> Iterator[_Said]:

@@ -46,6 +46,40 @@ def gap_of(fit: Fit, number: int) -> Gap:
     return Gap(_at(width, lean, place.low, over), _at(width, lean, place.high, over), False)
 
 
+@dataclass(frozen=True, slots=True)
+class OpenEnd:
+    """What is open between the end of a case and a wall that leans, where no filler closes it.
+
+    Args:
+        side: ``left`` or ``right``.
+        low: how much at the floor, or at the lower edge of what hangs, more than at its nearest.
+        high: how much at the top.
+    """
+
+    side: str
+    low: Length
+    high: Length
+
+
+def open_ends(fit: Fit, letter: str) -> list[OpenEnd]:
+    """Return the ends of a case that stand at a wall that leans: each a taper with its two numbers."""
+    place = fit.made.place(letter)
+    line = next((line for line in fit.made.lines if place in line.places), None) if place is not None else None
+    if place is None or line is None:
+        return []
+    wall = fit.made.rooms[line.wall - 1]
+    over = wall.ceiling.length if wall.ceiling is not None else place.high
+    found = []
+    for side, at, is_open, lean in (
+        ("left", line.places[0], line.open_left, wall.wall.lean_left), ("right", line.places[-1], line.open_right, wall.wall.lean_right),
+    ):  # fmt: skip
+        if at is place and not is_open and lean:
+            low, high = _at(ZERO, lean, place.low, over), _at(ZERO, lean, place.high, over)
+            nearest = min(low, high)
+            found.append(OpenEnd(side, low - nearest, high - nearest))
+    return found
+
+
 def _at(width: Length, lean: Length, height: Length, over: Length) -> Length:
     """Return how wide the gap is at a height: the wall's top stands in by its lean over the height of the room."""
     if over <= ZERO:

@@ -9,6 +9,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from dataclasses import dataclass
+from itertools import pairwise
 
 from ..case.base_casters import Casters
 from ..lengths import ZERO, Length
@@ -107,6 +108,10 @@ def struck(made: Made) -> list[Struck]:
 def _own(made: Made, wall: int) -> Struck | None:
     places, floor = standing_on_floor(made, wall), floor_of(made, wall)
     at = [each for place in places for each in floor.corners(place.x, place.end, ZERO, out_of(made, place))]
+    # A base goes on through what stands between its cases.
+    for one, two in pairwise(places):
+        if two.letter in made.run.bases.get(made.run.base_under(one.letter), ()) and one.end < two.x:
+            at += floor.corners(one.end, two.x, ZERO, out_of(made, one))
     if not at:
         return None
     highest = max(at, key=lambda each: floor.at(*each))
