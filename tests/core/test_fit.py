@@ -327,6 +327,9 @@ class Going(unittest.TestCase):
         made = Made(load(demo.path_of("quarry-hall")).project)
         entries = {entry.letter: entry for entry in fit_of(made).order}
         self.assertLessEqual({"A", "B"}, set(entries["D"].after))
+        # The old chest of 32 in stands between B and C.
+        self.assertEqual((entries["B"].against, entries["B"].off), ("C", inches(32)))
+        self.assertEqual((entries["A"].against, entries["A"].off), ("B", ZERO))
 
     def test_what_is_told_outside_holds_together(self) -> None:
         """Numbers run with the steps, what comes before has a lower one, shims and floors add up to lines, screws are real."""

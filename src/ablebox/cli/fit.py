@@ -37,7 +37,13 @@ def run(arguments: argparse.Namespace) -> int:
         how = f"the floor falls {write(level.fall)}" if level.read else "nobody has read the floor"
         print(f"Level line of {at}: {write(level.line)} over the level; {how}")
     for entry in fit.order:
-        against = f"against {entry.against}" if entry.against else "first"
+        against = (
+            f"{write(entry.off)} off {entry.against}"
+            if entry.off
+            else f"against {entry.against}"
+            if entry.against
+            else "first"
+        )
         print(f"{entry.letter}: {against}, {entry.hands} to set it")
         for shim in fit.shims:
             if shim.letter == entry.letter and shim.thickness:

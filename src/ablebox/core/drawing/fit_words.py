@@ -141,7 +141,12 @@ def _stand(fit: Fit, letter: str, codes: Sequence[str], on_base: bool) -> Iterat
         yield "base", "It stands on the base that is set and levelled already; screws hold it to that."
     else:
         yield from packed(fit, letter)
-    if entry.against:
+    if entry.against and entry.off:
+        yield (
+            "against",
+            f"{made.units.write(entry.off)} off {entry.against}, for what stands between them; faces in one line.",
+        )
+    elif entry.against:
         yield "against", f"Hard against {entry.against}, faces clamped flush, then screwed together."
     elif case.on is None:
         yield (
@@ -217,7 +222,9 @@ def _hang(fit: Fit, letter: str, codes: Sequence[str]) -> Iterator[_Said]:
     if codes:
         yield "out", f"Out of it meanwhile: {listed(codes)}."
     yield "ledge", f"A ledge on the wall or a prop carries it at {made.units.write(case.hang)} over the level line."
-    if entry.against:
+    if entry.against and entry.off:
+        yield "against", f"{made.units.write(entry.off)} off {entry.against}, for what is between them."
+    elif entry.against:
         yield "against", f"Hard against {entry.against}, faces clamped flush."
     yield from _leaning(fit, letter)
     screws = anchors_of(fit, letter)

@@ -9,9 +9,10 @@ that (common practice).
 from __future__ import annotations
 
 from collections.abc import Iterable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from ..case.plan_diagonal import Diagonal
+from ..lengths import ZERO, Length
 from ..order.first import First
 from ..room.wall import End
 from ..run.place import Place
@@ -31,6 +32,7 @@ class Entry:
         after: letters of the cases that stand before it does.
         hands: how many set it.
         first: why it is the first of its run: ``corner``, ``appliance``, ``wall`` or ``free``; empty for any other.
+        off: how far from what it is set against it stands, where something is between them; 0 where they touch.
     """
 
     letter: str
@@ -39,6 +41,7 @@ class Entry:
     after: tuple[str, ...]
     hands: int
     first: str = ""
+    off: Length = ZERO
 
 
 def sequence(made: Made) -> list[Entry]:
@@ -71,10 +74,13 @@ def _of_line(made: Made, wall: int, upper: bool) -> Iterable[Entry]:
     found = []
     for i, at in enumerate(order):
         letter = places[at].letter
-        beside = [places[k].letter for k in (at - 1, at + 1) if k in order[:i]]
-        found.append(
-            Entry(letter, wall, beside[0] if beside else "", tuple(beside), lift(made, letter).hands, "" if i else why)
-        )
+        beside = [places[k] for k in (at - 1, at + 1) if k in order[:i]]
+        mine, off = places[at], ZERO
+        if beside:
+            off = max(ZERO, mine.x - beside[0].end if beside[0].x < mine.x else beside[0].x - mine.end)
+        names = tuple(place.letter for place in beside)
+        hands = lift(made, letter).hands
+        found.append(Entry(letter, wall, names[0] if names else "", names, hands, "" if i else why, off))
     return found
 
 
@@ -108,7 +114,7 @@ def _stacked_after(made: Made, rows: list[Entry]) -> list[Entry]:
         ready = next((e for e in waiting if _below(made, e.letter, known) <= done), waiting[0])
         waiting.remove(ready)
         below = tuple(sorted(_below(made, ready.letter, known) - set(ready.after)))
-        found.append(Entry(ready.letter, ready.wall, ready.against, (*ready.after, *below), ready.hands, ready.first))
+        found.append(replace(ready, after=(*ready.after, *below)))
     return found
 
 

@@ -259,7 +259,8 @@ class FitStage(StepsStage):
         entry = self.fit.entry(job.letters[0])
         if entry is None:
             return f"step {self.at + 1} of {len(self.steps)} in the room"
-        against = f", against {entry.against}" if entry.against else ""
+        write = self.desk.document.made.units.write
+        against = f", {write(entry.off) + ' off' if entry.off else 'against'} {entry.against}" if entry.against else ""
         return f"{self.desk.document.project.wall(entry.wall).name}{against} · step {self.at + 1} of {len(self.steps)}"
 
     def _first(self, first: First) -> None:
