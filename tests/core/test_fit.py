@@ -12,13 +12,18 @@ from scipy.interpolate import RegularGridInterpolator
 
 from ablebox.cli import demo
 from ablebox.core.bench.bench import Bench, bench_of
+from ablebox.core.bench.fitting import IN_ROOM
+from ablebox.core.bench.needs import needs
 from ablebox.core.bench.replay import replay
 from ablebox.core.bench.verb import What
 from ablebox.core.cabinet.design import Case
 from ablebox.core.cabinet.kinds import starting_case
+from ablebox.core.cabinet.support import Support
 from ablebox.core.case.base_casters import Casters
 from ablebox.core.case.base_feet import Feet
 from ablebox.core.case.base_frame import BaseFrame
+from ablebox.core.drawing.bench_words import BenchWords
+from ablebox.core.drawing.fit_view import fit_plan, fit_view
 from ablebox.core.errors import AbleBoxError
 from ablebox.core.fit.fillers import gap_of, open_ends
 from ablebox.core.fit.fit import Fit, fit_of
@@ -30,7 +35,9 @@ from ablebox.core.lengths import ZERO, Length, inches, millimetres
 from ablebox.core.materials import material
 from ablebox.core.order.first import First
 from ablebox.core.paper.assembly_json import assembly_tree
+from ablebox.core.paper.book_fit import fit_pages
 from ablebox.core.paper.fit_json import fit_tree
+from ablebox.core.paper.pages import Pages
 from ablebox.core.paper.steps_json import steps_tree
 from ablebox.core.project import bench_edits, run_edits, stand_edits
 from ablebox.core.project.changes import delete_case, fitted_stock
@@ -282,7 +289,7 @@ class Anchors(unittest.TestCase):
         self.assertTrue(told(corner, "anchor.hung") or told(corner, "room.stud"))
         hung = case("A", "wall")
         self.assertEqual(told(job(hung, backing=Backing.SOLID), "anchor.hung"), [])
-        turned = job(replace(hung, turned=1), studs=studs(4, 8, 12))
+        turned = job(replace(hung, turned=1))
         self.assertTrue(told(turned, "anchor.hung"))
 
     def test_the_moment_of_a_drawer_case_by_itself_worked_by_hand(self) -> None:
@@ -448,6 +455,39 @@ class Stands(unittest.TestCase):
         alone = without_wall(moved, 2)
         self.assertEqual((len(alone.room.names), alone.room.ways), (1, ()))
         self.assertEqual(from_text(to_text(moved), "x"), moved)
+
+
+class AnyRoom(unittest.TestCase):
+    def test_random_rooms_with_cases_on_cases_are_fitted_drawn_told_and_printed(self) -> None:
+        """Whatever stands on whatever: every need has a lower number, and nothing fails on the way to screen and paper."""
+        seen = 0
+        for seed in range(14):
+            rng = Random(seed)
+            project = random_room(rng)
+            cases = list(project.cases)
+            for i in range(1, len(cases)):
+                if rng.random() < 0.3:
+                    cases[i] = replace(cases[i], on=Support(cases[rng.randrange(i)].letter))
+            try:
+                made = Made(replace(project, cases=tuple(cases)))
+            except AbleBoxError:
+                continue
+            bench = Bench(made)
+            for n, before in needs(bench).items():
+                self.assertTrue(all(other < n for other in before), seed)
+            words = BenchWords(bench)
+            for step in bench.steps:
+                if step.step.what in IN_ROOM and step.step.what is not What.LOOK:
+                    self.assertTrue(words.of(step).do, (seed, step.n))
+                    seen += 1
+            for room in made.rooms:
+                self.assertTrue(fit_view(bench.fit, room.number).items and fit_plan(bench.fit, room.number).items)
+            fit_tree(bench)
+            snags(made)
+            book = Pages(made, {})
+            fit_pages(book)
+            self.assertEqual(book.page > 2, bool(bench.fit.order))
+        self.assertGreater(seen, 60)
 
 
 class Around(unittest.TestCase):

@@ -37,6 +37,9 @@ class Length:
     def __sub__(self, other: Length) -> Length:
         return Length(self.ticks - other.ticks)
 
+    def __abs__(self) -> Length:
+        return Length(abs(self.ticks))
+
     def __neg__(self) -> Length:
         return Length(-self.ticks)
 

@@ -32,6 +32,10 @@ class FittingKind(Enum):
     CLIP = "clip"
 
 
+#: What a case stands on that is bought.
+STANDS_ON = frozenset({FittingKind.FOOT, FittingKind.CASTER})
+
+
 @dataclass(frozen=True, slots=True)
 class Fitting:
     """A piece of hardware in its place.

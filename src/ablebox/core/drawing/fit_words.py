@@ -17,6 +17,7 @@ from ..fit.shims import Shim
 from ..fit.tipping import why
 from ..fit_book import GAP_HIGH, GAP_LOW, LEVEL, PLUMB
 from ..lengths import ZERO, Length
+from ..project.placed import FILLER, STRIP
 from ..room.obstacle import Trade
 from ..shop.anchor import Anchor, Holds
 from .way_words import listed
@@ -70,7 +71,7 @@ def _said(fit: Fit, letter: str, step: Step, codes: Sequence[str], on_base: bool
             yield from _line(fit)
         case What.WALL_RAILS:
             yield f"Screw {listed(codes)} to the wall, level, a screw at each stud they cross."
-            yield from _screws([a for a in fit.anchors if a.letter == "s"], fit)
+            yield from _screws([a for a in fit.anchors if a.letter == STRIP], fit)
         case What.STAND:
             yield from _stand(fit, letter, codes, on_base)
         case What.HANG_UP:
@@ -246,7 +247,7 @@ def _leaning(fit: Fit, letter: str) -> Iterator[_Said]:
 def _joined_to(fit: Fit, letter: str) -> Iterator[_Said]:
     rows = Counter((other, each.fastener.name) for other, each in links_of(fit, letter))
     for (other, name), count in rows.items():
-        yield "join", f"{count} × {name} between it and {other if other.isupper() else 'its filler'}."
+        yield "join", f"{count} × {name} between it and {'its filler' if other == FILLER else other}."
 
 
 def _screws(anchors: Sequence[Anchor], fit: Fit) -> Iterator[_Said]:
@@ -274,15 +275,10 @@ def _filler(fit: Fit, gap: Gap, codes: Sequence[str]) -> Iterator[str]:
     write = fit.made.units.write
     yield f"Measure the gap at the floor and at the top; {listed(codes)} is cut wider and scribed."
     if gap.measured:
-        yield f"As measured: {write(gap.low)} at the floor, {write(gap.high)} at the top: a taper of {write(abs_(gap.high - gap.low))}."
+        yield f"As measured: {write(gap.low)} at the floor, {write(gap.high)} at the top: a taper of {write(abs(gap.high - gap.low))}."
     elif gap.low != gap.high:
         yield f"The wall leans: about {write(gap.low)} at the floor and {write(gap.high)} at the top."
     yield "Plumb against it, draw the wall with a block, cut and plane to the line, screw through the case’s side."
-
-
-def abs_(length: Length) -> Length:
-    """Return a length without its sign."""
-    return length if length >= ZERO else ZERO - length
 
 
 def cautions(fit: Fit, what: What, letters: Iterable[str]) -> Iterator[str]:

@@ -10,7 +10,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 from dataclasses import dataclass
 
-from ..room.backing import Found
+from ..room.backing import Backing, Found
 from ..room.obstacle import OBSTACLES, Deal, Obstacle, Trade
 from ..run.place import Place
 from ..shop.made import Made
@@ -63,7 +63,7 @@ def _lines(made: Made) -> Iterator[tuple[str, int, str, Trade]]:
                 f"Prove stud {listed} of {room.wall.name} by a small hole where a case hides it: a finder takes pipes, straps and edges for studs.",
                 Trade.OWN,
             )  # fmt: skip
-        elif not room.wall.studs and room.wall.island is None and room.wall.backing.value == "framed":
+        elif not room.wall.studs and room.wall.island is None and room.wall.backing is Backing.FRAMED:
             yield (
                 f"{room.prefix}studs",
                 room.number,

@@ -6,6 +6,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from math import cos, pi, sin
 
+from ..assembly.fitting import STANDS_ON
 from ..assembly.part import Assembly
 from ..lengths import Length
 from ..room.room import Way
@@ -41,7 +42,7 @@ def size(assembly: Assembly, bare: bool) -> tuple[Length, Length, Length]:
             low[axis] = min(low[axis], part.box.low[axis])
     if body:
         low[2] = min(part.box.low[2] for part in body)
-        feet = [each.box.low[2] for each in assembly.fittings if each.kind.value in ("foot", "caster")]
+        feet = [each.box.low[2] for each in assembly.fittings if each.kind in STANDS_ON]
         low[2] = min([low[2], *feet])
     return Length(high[0] - low[0]), Length(high[2 - 1] - low[2]), Length(high[2] - low[1])
 

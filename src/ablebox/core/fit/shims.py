@@ -9,7 +9,6 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from dataclasses import dataclass
-from itertools import pairwise
 
 from ..assembly.fitting import FittingKind
 from ..assembly.part import Assembly, Face, Placed
@@ -18,6 +17,7 @@ from ..assembly.solid import Box
 from ..cabinet.design import Case
 from ..case.base_frame import BaseFrame
 from ..lengths import ZERO, Length
+from ..room.wall import between
 from ..run.place import Place
 from ..shop.made import Made
 from .struck import Struck, floor_of, out_of, standing_on_floor
@@ -158,16 +158,6 @@ def _ripped(case: Case, assembly: Assembly, role: Role | None, x: Length) -> Len
         return case.kick.below
     part = assembly.part(role)
     return case.kick.below - between([(s.at, s.off) for s in scribe.stations], x - Length(part.box.low[0]))
-
-
-def between(rows: list[tuple[Length, Length]], at: Length) -> Length:
-    """Return what holds at a place, straight between the places told."""
-    if at <= rows[0][0]:
-        return rows[0][1]
-    for (low, one), (high, other) in pairwise(rows):
-        if at <= high:
-            return one + Length((other - one).ticks * (at - low).ticks // (high - low).ticks)
-    return rows[-1][1]
 
 
 def _reach(made: Made, assembly: Assembly, fitting: int, thickness: Length) -> Length:

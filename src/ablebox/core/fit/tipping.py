@@ -11,6 +11,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..assembly.fitting import STANDS_ON
 from ..assembly.role import BOXES, PartKind
 from ..cabinet.design import Case
 from ..case.base_casters import Casters
@@ -19,6 +20,8 @@ from ..case.base_frame import BaseFrame
 from ..case.base_legs import Legs
 from ..lengths import TICKS_PER_MM, Length, inches
 from ..materials import material
+from ..project.placed import FILLER, STRIP
+from ..run.strip import Sits
 from ..shop.made import Made
 
 #: From how high a case is anchored, and from how many times its depth.
@@ -48,14 +51,14 @@ def why(made: Made, case: Case) -> str:
 
 def anchored(made: Made) -> dict[str, str]:
     """Return by what each case is held that is: ``wall`` for an anchor of its own, or the letter of the case it is screwed to that has one."""
-    found = {anchor.letter: "wall" for anchor in made.anchors if anchor.letter != "s" and not anchor.short}
+    found = {anchor.letter: "wall" for anchor in made.anchors if anchor.letter != STRIP and not anchor.short}
     # What a bevelled cleat carries hangs on the wall.
     for strip in made.project.strips:
-        if strip.sits.value == "cleat":
+        if strip.sits is Sits.CLEAT:
             found.update({p.letter: "wall" for p in made.line(strip.wall, strip.upper).places if p.letter})
     links: dict[str, set[str]] = {}
     for each in made.joined:
-        if len(each.other) >= 1 and each.other.isupper():
+        if each.other not in ("", FILLER):
             links.setdefault(each.letter, set()).add(each.other)
             links.setdefault(each.other, set()).add(each.letter)
     for case in made.project.cases:
@@ -126,7 +129,7 @@ def _edge(made: Made, case: Case) -> float:
     """Return where the front edge of what a case stands on is, behind its face, in mm."""
     assembly, kick = made.assembly(case.letter), case.kick
     if isinstance(kick, Casters | Feet | Legs):
-        low = [each.box.low[1] for each in assembly.fittings if each.kind.value in ("caster", "foot")]
+        low = [each.box.low[1] for each in assembly.fittings if each.kind in STANDS_ON]
         low += [part.box.low[1] for part in assembly.parts if part.role.kind is PartKind.LEG]
         return min(low, default=0) / TICKS_PER_MM
     if isinstance(kick, BaseFrame):

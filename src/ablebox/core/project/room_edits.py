@@ -8,7 +8,7 @@ from typing import Any
 
 from ..cabinet.metric import metric
 from ..lengths import ZERO, Length, inches, millimetres
-from ..room.backing import Stud
+from ..room.backing import Found, HoldKind, Stud
 from ..room.island import Island
 from ..room.obstacle import usual
 from ..room.reading import Method, Reading
@@ -153,6 +153,25 @@ def with_studs(project: Project, number: int, first: Length, spacing: Length) ->
         found.append(Stud(at))
         at += spacing
     return change_wall(project, number, studs=tuple(found))
+
+
+def change_stud(project: Project, number: int, at: int, **changes: Any) -> Project:
+    """Return the project with a stud of a wall changed, by its number from 1."""
+    return change_wall(project, number, studs=rows.changed(project.wall(number).studs, at, **changes))
+
+
+def with_stud_as(project: Project, number: int, at: int, kind: HoldKind) -> Project:
+    """Return the project with a stud of a wall being something else; an insert is put where a usual rail is, 34 in (860 mm) over the floor."""
+    high = inches(34) if project.units.system is System.INCH else millimetres(860)
+    up = (project.wall(number).studs[at - 1].up or high) if kind is HoldKind.INSERT else None
+    return change_stud(project, number, at, kind=kind, up=up)
+
+
+def with_studs_proven(project: Project, number: int) -> Project:
+    """Return the project with all studs of a wall proven by holes."""
+    return change_wall(
+        project, number, studs=tuple(replace(each, found=Found.HOLE) for each in project.wall(number).studs)
+    )
 
 
 def spacing(system: System) -> Length:

@@ -9,11 +9,10 @@ row, and straight from row to row; beyond the last they stay as they are. Height
 from __future__ import annotations
 
 from collections.abc import Sequence
-from itertools import pairwise
 
 from ...late import Late
 from ..lengths import ZERO, Length
-from .wall import Level, Wall, height_at
+from .wall import Level, between, height_at
 
 
 class Ground:
@@ -47,13 +46,7 @@ class Ground:
         return self._of_net(along, out)
 
     def _of_rows(self, along: Length, out: Length) -> Length:
-        heights = [(at, height_at(row, along) or ZERO) for at, row in self._rows]
-        if out <= heights[0][0]:
-            return heights[0][1]
-        for (one, low), (other, high) in pairwise(heights):
-            if out <= other:
-                return low + Length((high - low).ticks * (out - one).ticks // (other - one).ticks)
-        return heights[-1][1]
+        return between([(at, height_at(row, along) or ZERO) for at, row in self._rows], out)
 
     def _of_net(self, along: Length, out: Length) -> Length:
         inside = self._net.height(along, out) if self._net is not None else None
@@ -69,8 +62,3 @@ class Ground:
         along = {low, high, *(each.at for each in self.levels if low < each.at < high)}
         out = {near, far, *(each.out for each in self.levels if near < each.out < far)}
         return [(a, o) for a in sorted(along) for o in sorted(out)]
-
-
-def ground_of(wall: Wall) -> Ground:
-    """Return the floor before a wall: heights over the level line, also where they were read down from a line that was struck."""
-    return Ground(wall.floor_levels)

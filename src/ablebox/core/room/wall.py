@@ -136,18 +136,20 @@ class Wall:
         return tuple(replace(level, high=self.struck - level.high) for level in self.floor)
 
 
+def between(rows: Sequence[tuple[Length, Length]], at: Length) -> Length:
+    """Return what holds at a place, straight between the places where it was told, in order; beyond the last as there."""
+    if at <= rows[0][0]:
+        return rows[0][1]
+    for (low, one), (high, other) in pairwise(rows):
+        if at <= high:
+            return one + Length((other - one).ticks * (at - low).ticks // (high - low).ticks)
+    return rows[-1][1]
+
+
 def height_at(levels: Sequence[Level], at: Length) -> Length | None:
     """Return the height at a place, straight between the places where it was told; ``None`` if it was nowhere."""
-    known = sorted(levels, key=lambda level: level.at)
-    if not known:
-        return None
-    if at <= known[0].at:
-        return known[0].high
-    for one, other in pairwise(known):
-        if at <= other.at:
-            run = (other.at - one.at).ticks
-            return one.high + Length((other.high - one.high).ticks * (at - one.at).ticks // run)
-    return known[-1].high
+    known = sorted((level.at, level.high) for level in levels)
+    return between(known, at) if known else None
 
 
 def heights_over(levels: Sequence[Level], low: Length, high: Length) -> list[Length]:

@@ -92,7 +92,7 @@ def tied(
                 continue
             if tie.plus:
                 plus = leaf(
-                    abs_of(tie.plus),
+                    abs(tie.plus),
                     "more" if tie.plus > ZERO else "less",
                     f"{tie.case}/tie.{tie.same.value}",
                     Origin.CHOICE,
@@ -104,11 +104,6 @@ def tied(
             sums.setdefault(tie.case, {})[tie.same.value] = book.named(found, words, tie.same.value, "follows by rule")
             by_letter[tie.case] = with_size(case, tie.same, found.length)
     return [by_letter[case.letter] for case in cases], sums
-
-
-def abs_of(length: Length) -> Length:
-    """Return a length without its sign."""
-    return length if length >= ZERO else ZERO - length
 
 
 def has(case: Case, same: Same) -> bool:

@@ -20,11 +20,12 @@ from ..fastening.sizes import DIAMETER
 from ..fastening.wood import solid, spans
 from ..hardware import Hardware
 from ..lengths import ZERO, Length, inches, millimetres
+from ..project.placed import STRIP
 from ..room.backing import LINING, Backing, HoldKind, Stud
 from ..room.wall import Measured, Wall
 from ..run.place import Place
 from ..run.stacked import stands
-from ..run.strip import RunStrip
+from ..run.strip import RunStrip, Sits
 from ..units import Units
 from .anchor import INTO_STUD, Anchor, Holds
 from .between import Derived
@@ -72,16 +73,6 @@ def clear(assembly: Assembly, part: Placed) -> tuple[int, int]:
             else:
                 high = min(high, side.box.low[0])
     return low + INSIDE.ticks, high - INSIDE.ticks
-
-
-def counted(assembly: Assembly, wall: Wall, place: Place) -> list[int]:
-    """Return the numbers, from 1, of the studs, ribs and inserts of a wall that hold a case: a screw through a rail of it can end in them."""
-    found: dict[int, None] = {}
-    for part in assembly.parts:
-        if holds(part):
-            for number, _, _ in _at_studs(assembly, part, wall.studs, place):
-                found[number] = None
-    return sorted(found)
 
 
 def holds(part: Placed) -> bool:
@@ -165,7 +156,9 @@ def rail_anchors(made: Derived) -> Iterator[Anchor]:
             for i, at, kind in places:
                 items = sorted(shop.items("wall-screw"), key=lambda item: item.length)
                 passes = ((strip.name, thick), _lining(wall))
-                anchor = _anchor("s", passes, kind, i, (at, 0, strip.width.share(2)[0].ticks), 1, items, (), made.units)
+                anchor = _anchor(
+                    STRIP, passes, kind, i, (at, 0, strip.width.share(2)[0].ticks), 1, items, (), made.units
+                )
                 if anchor is not None and line.places:
                     yield anchor
 
@@ -329,7 +322,7 @@ def _anchor(
 
 def _into_rail(made: Derived, assembly: Assembly, part: Placed, rail: RunStrip) -> Iterator[Anchor]:
     """Return what holds a case to a rail on the wall: screws 16 in apart that stay inside it; a bevelled cleat holds by itself."""
-    if rail.sits.value == "cleat":
+    if rail.sits is Sits.CLEAT:
         return
     thick = made.project.rack.stock(rail.goods).thickness
     behind = Length(assembly.outside[2].length.ticks - part.box.low[1])

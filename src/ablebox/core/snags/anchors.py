@@ -17,12 +17,13 @@ from ..fit.fit import fit_of
 from ..fit.links import anchors_of
 from ..fit.tipping import anchored, tipping, why
 from ..lengths import ZERO, Length, inches
+from ..project.placed import STRIP
 from ..project.run_edits import stand_at
 from ..project.strip_edits import change_strip
 from ..room.backing import Backing
 from ..run.place import Place
 from ..run.strip import RunStrip, Sits
-from ..shop.anchored import counted, spans_of
+from ..shop.anchored import spans_of
 from ..shop.made import Made
 from ..shop.weights import contents, kilograms
 from .snag import Check, Fix, Level, Snag
@@ -50,8 +51,7 @@ def two_studs(made: Made) -> Iterator[Snag]:
             case = made.project.case(place.letter) if place.letter else None
             if case is None or not case.is_hung or case.letter in made.unbuilt:
                 continue
-            held = counted(made.assembly(place.letter), wall, place)
-            held += [a.stud for a in anchors_of(fit_of(made), place.letter) if a.axis == 0]
+            held = {(a.axis, a.stud) for a in anchors_of(fit_of(made), place.letter) if a.stud}
             if len(held) > 1:
                 continue
             what = "1 stud" if held else "no stud"
@@ -115,8 +115,8 @@ def hung_on_nothing(made: Made) -> Iterator[Snag]:
         place = made.place(case.letter)
         if not case.is_hung or place is None or case.letter in held or case.letter in made.unbuilt:
             continue
-        wall, assembly = made.rooms[case.wall - 1].wall, made.assembly(case.letter)
-        if wall.studs and not counted(assembly, wall, place):
+        if made.rooms[case.wall - 1].wall.studs:
+            # Told with the studs.
             continue
         text = (
             f"{case.letter} hangs and no screw holds it to the wall: give it a rail, or a rail on the wall across studs; wallboard and hollow-wall "
@@ -133,12 +133,12 @@ def screws_long_enough(made: Made) -> Iterator[Snag]:
             continue
         told.add((anchor.letter, anchor.holds))
         write = made.units.write
-        of = anchor.letter if anchor.letter != "s" else "The rail on the wall"
+        of = anchor.letter if anchor.letter != STRIP else "The rail on the wall"
         text = (
             f"{of}: the longest screw on the rack, {write(anchor.length, True)}, goes {write(max(ZERO, anchor.goes), True)} into the {anchor.holds.words} and "
             f"{write(anchor.needs, True)} is the least; add one of {write(anchor.length - anchor.goes + anchor.needs, True)} or more to the rack."
         )
-        yield Snag("anchor.short", Level.STOP, text, "" if anchor.letter == "s" else anchor.letter)
+        yield Snag("anchor.short", Level.STOP, text, "" if anchor.letter == STRIP else anchor.letter)
 
 
 def enough_screws(made: Made) -> Iterator[Snag]:

@@ -8,6 +8,7 @@ from dataclasses import replace
 from itertools import pairwise
 
 from ..appliances import APPLIANCES
+from ..assembly.fitting import FittingKind
 from ..assembly.role import PartKind
 from ..cabinet.places import at
 from ..fronts.cell.appliance import ApplianceSpace
@@ -190,7 +191,7 @@ def clothes(made: Made) -> Iterator[Snag]:
     write = made.units.write
     for case, assembly in made.built:
         for bay in assembly.bays:
-            rods = [f for f in assembly.fittings if f.kind.value == "rod" and f.box.meets(bay.box)]
+            rods = [f for f in assembly.fittings if f.kind is FittingKind.ROD and f.box.meets(bay.box)]
             deep = Length(bay.box.high[1] - bay.box.low[1])
             if rods and deep < _CLOTHES:
                 more = _CLOTHES - deep

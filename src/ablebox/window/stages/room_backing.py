@@ -4,14 +4,12 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import replace
 
 from PyQt6.QtWidgets import QGridLayout, QLineEdit, QPushButton, QVBoxLayout
 
-from ...core.lengths import Length
 from ...core.project import room_edits, stand_edits
 from ...core.project.tree import Project
-from ...core.room.backing import Backing, Found, HoldKind, Stud
+from ...core.room.backing import Backing, Found, HoldKind
 from ...core.room.wall import prefix_of
 from ..desk import Desk
 from ..widgets.choice_box import add_choice, choice_box
@@ -88,16 +86,12 @@ def add_stud(desk: Desk, column: QVBoxLayout, number: int, at: int, change: Chan
     wall, prefix = desk.document.project.wall(number), prefix_of(number)
     stud = wall.studs[at - 1]
 
-    def put(words: str, new: Stud) -> None:
-        rows = tuple(new if i == at else old for i, old in enumerate(wall.studs, start=1))
-        change(words, room_edits.change_wall(desk.document.project, number, studs=rows))
-
     def kind(chosen: HoldKind) -> None:
-        up = (stud.up or wall_height(desk, number)) if chosen is HoldKind.INSERT else None
-        put(f"{chosen.words} {at}", replace(stud, kind=chosen, up=up))
+        change(f"{chosen.words} {at}", room_edits.with_stud_as(desk.document.project, number, at, chosen))
 
     def found(chosen: Found) -> None:
-        put(f"{stud.kind.words} {at}, {chosen.words}", replace(stud, found=chosen))
+        after = room_edits.change_stud(desk.document.project, number, at, found=chosen)
+        change(f"{stud.kind.words} {at}, {chosen.words}", after)
 
     kinds = [(each, each.words) for each in HoldKind]
     add_choice(column, "what it is", choice_box(f"stud-kind:{at}", "what it is", kinds, stud.kind, kind))
@@ -110,20 +104,8 @@ def add_stud(desk: Desk, column: QVBoxLayout, number: int, at: int, change: Chan
     proven = QPushButton("All of them are proven by holes")
     proven.setObjectName("studs-proven")
     proven.setEnabled(any(each.found is Found.FINDER for each in wall.studs))
-    proven.clicked.connect(
-        lambda: change(
-            "Studs proven",
-            room_edits.change_wall(
-                desk.document.project, number, studs=tuple(replace(each, found=Found.HOLE) for each in wall.studs)
-            ),
-        )
-    )
+    proven.clicked.connect(lambda: change("Studs proven", room_edits.with_studs_proven(desk.document.project, number)))
     column.addWidget(proven)
-
-
-def wall_height(desk: Desk, number: int) -> Length:
-    """Return how high an insert is put at first: where a usual rail is, 34 in (860 mm) over the floor."""
-    return desk.document.project.units.usual(Length(34 * 25_400 * 16))
 
 
 def fields(desk: Desk, column: QVBoxLayout, rows: tuple[tuple[str, str], ...]) -> None:
