@@ -20,6 +20,7 @@ sys.path.insert(0, str(Path(__file__).resolve().parent.parent))
 from benchmarks.sets import long_list, perfect, room
 from tests.outside.test_sources import GUILLOTINE, library_sheets
 
+from ablebox import collecting
 from ablebox.cli import demo
 from ablebox.core.bench.case_steps import case_steps
 from ablebox.core.cuts.bound import bound
@@ -73,12 +74,13 @@ def an_edit(cases: int) -> float:
 
 
 def steps() -> None:
-    """Time the steps of 25 cases of the demos, and of one of them, against the aims of 1 s and 50 ms."""
-    built = [row for name in demo.names() for row in Made(load(demo.path_of(name)).project).built][:25]
+    """Time the steps of all cases of the demos, and of one of them, against the aims of 1 s for 25 and of 50 ms."""
+    built = [row for name in demo.names() for row in Made(load(demo.path_of(name)).project).built]
     each = [milliseconds(lambda assembly=assembly: case_steps(assembly, Order(), Reach()), 3) for _, assembly in built]
-    total, middle = sum(each), statistics.median(each)
+    total, middle = sum(each) * 25 / len(built), statistics.median(each)
     print(
-        f"\nsteps at the bench of {len(built)} cases {total:.0f} ms, {total / 1000:.2f} of the aim of 1 s; of one case"
+        f"\nsteps at the bench of 25 cases {total:.0f} ms, after {len(built)} of the demos: {total / 1000:.2f} of the aim of 1 s;"
+        " of one case"
     )
     print(f"in the middle {middle:.0f} ms, {middle / AIM_MS:.2f} of the aim, the slowest {max(each):.0f} ms")
 
@@ -130,6 +132,8 @@ def sheets(seconds: float) -> None:
 
 
 def main() -> None:
+    # As the program itself does.
+    collecting.rarely()
     print("an edit, from the typed value to parts, numbers and snags, as a share of the aim of 50 ms")
     for cases in (1, 5, 25):
         taken = an_edit(cases)

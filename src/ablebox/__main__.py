@@ -13,12 +13,14 @@ import sys
 from collections.abc import Sequence
 from pathlib import Path
 
+from . import collecting
 from .cli import commands
 from .core.errors import AbleBoxError
 
 
 def main(argv: Sequence[str] | None = None) -> int:
     """Run Able Box with these arguments, the program's own if none are given."""
+    collecting.rarely()
     words = list(sys.argv[1:] if argv is None else argv)
     if words and words[0] not in commands.NAMES and not words[0].startswith("-"):
         words = ["open", *words]

@@ -37,7 +37,7 @@ class Clamps:
         self.space, self.solid, self.fasteners = space, solid, fasteners
         self.long, self.half = room.length.ticks, room.width.ticks / 2
         self._lines: dict[int, tuple[int, list[tuple[int, int, int]]]] = {}
-        self._jaws: dict[tuple[int, int, int], Mask] = {}
+        self._jaws: dict[tuple[int, int, int, int], Mask] = {}
 
     def set(self, numbers: Iterable[int], holds: frozenset[int], there: Mask) -> Mask | None:
         """Return what keeps clamps off a joint while some bodies are there; ``None`` if they can be set.
@@ -70,9 +70,15 @@ class Clamps:
                 first = row
         here = there & self.solid
         for sign, owner in ((-1, first[2]), (1, last[2])):
-            met = self._jaw(number, sign, owner) & here
-            if met.any(1).all():
-                fewest: Mask = met[met.sum(1).argmin()]
+            # Nearly always the likeliest place will do: the others are looked at only then.
+            fewest: Mask | None = None
+            for place in range(len(_SHIFTS)):
+                met = self._jaw(number, sign, owner, place) & here
+                if not met.any():
+                    break
+                if fewest is None or met.sum() < fewest.sum():
+                    fewest = met
+            else:
                 return fewest
         return None
 
@@ -98,26 +104,23 @@ class Clamps:
         mine = self.space.owner == body
         return int(self.space.low[mine, axis].min()), int(self.space.high[mine, axis].max()), body
 
-    def _jaw(self, number: int, sign: int, owner: int) -> Mask:
-        """Return for each place of a jaw on the body at the end of the wood whether each other body is in its way."""
-        key = number, sign, owner
+    def _jaw(self, number: int, sign: int, owner: int, place: int) -> Mask:
+        """Return for a place of a jaw on the body at the end of the wood whether each other body is in its way."""
+        key = number, sign, owner, place
         if key not in self._jaws:
             axis, _ = self._line(number)
             across = [a for a in range(3) if a != axis]
-            places = np.zeros((len(_SHIFTS), 2, 3))
+            low, high = np.zeros(3), np.zeros(3)
+            for a, by in zip(across, _SHIFTS[place], strict=True):
+                middle = self.fasteners[number].head[a] + by * self.half
+                low[a], high[a] = middle - self.half + _NEAR, middle + self.half - _NEAR
+            over = [(self.space.low[:, a] < high[a]) & (self.space.high[:, a] > low[a]) for a in across]
+            beside = over[0] & over[1]
+            # It stands on what of the body is furthest out under it.
             mine = self.space.owner == owner
-            for row, shift in enumerate(_SHIFTS):
-                for a, by in zip(across, shift, strict=True):
-                    middle = self.fasteners[number].head[a] + by * self.half
-                    places[row, :, a] = middle - self.half + _NEAR, middle + self.half - _NEAR
-                # It stands on what of the body is furthest out under it.
-                under = mine & (self.space.low[:, across] < places[row, 1, across]).all(1)
-                under &= (self.space.high[:, across] > places[row, 0, across]).all(1)
-                out = (self.space.high if sign > 0 else self.space.low)[under, axis]
-                end = sign * int((sign * out).max()) if len(out) else self.fasteners[number].head[axis]
-                places[row, :, axis] = sorted((end + sign * _NEAR, end + sign * self.long))
-            hit = (self.space.low[None] < places[:, None, 1]).all(2) & (self.space.high[None] > places[:, None, 0]).all(
-                2
-            )
-            self._jaws[key] = self.space.of_each(hit & ~mine)
+            out = (self.space.high if sign > 0 else self.space.low)[mine & beside, axis]
+            end = sign * int((sign * out).max()) if len(out) else self.fasteners[number].head[axis]
+            low[axis], high[axis] = sorted((end + sign * _NEAR, end + sign * self.long))
+            hit = beside & ~mine & (self.space.low[:, axis] < high[axis]) & (self.space.high[:, axis] > low[axis])
+            self._jaws[key] = self.space.of_each(hit[None])[0]
         return self._jaws[key]

@@ -66,23 +66,70 @@ def way_in(
     mine, rest = space.boxes(own), space.boxes(others)
     if slant is not None and _slides(mine, rest, slant):
         return (Move(ASLANT, 1),)
-    found = _out(mine, rest, prefer, 2, _STOPS)
+    between = _Between.of(mine, rest)
+    found = _out(between, prefer, 2, _STOPS)
     if found is None and tips and len(mine[0]) == 1:
         tip = tipped_out(mine[0][0], mine[1][0], *rest)
         if tip is not None:
             axis, sign = tip
             return Move(axis, sign).back, Move(axis, 0)
     if found is None and long:
-        found = _out(mine, rest, prefer, 3, _STOPS_DEEP)
+        found = _out(between, prefer, 3, _STOPS_DEEP)
     return None if found is None else tuple(move.back for move in reversed(found))
 
 
-def _out(
-    mine: tuple[Ints, Ints], rest: tuple[Ints, Ints], prefer: Sequence[tuple[int, int]], moves: int, most: int
-) -> list[Move] | None:
+@dataclass(frozen=True, slots=True)
+class _Between:
+    """How far boxes are from others, axis by axis: what moves along one axis changes its own numbers only.
+
+    Args:
+        ahead: for each axis, other box by box, how far it is to its low side; less than nothing if that is passed.
+        behind: the same to its high side, going back.
+        over: for each axis, whether the two overlap along it.
+    """
+
+    ahead: tuple[Ints, Ints, Ints]
+    behind: tuple[Ints, Ints, Ints]
+    over: tuple[Mask, Mask, Mask]
+
+    @classmethod
+    def of(cls, mine: tuple[Ints, Ints], rest: tuple[Ints, Ints]) -> _Between:
+        """Measure boxes against others."""
+        (low, high), (other_low, other_high) = mine, rest
+        # One table for each axis: whole rows are compared faster than every third number of a long one.
+        ahead = tuple(np.subtract.outer(other_low[:, axis], high[:, axis]).ravel() for axis in range(3))
+        behind = tuple(np.subtract.outer(low[:, axis], other_high[:, axis]).T.ravel() for axis in range(3))
+        over = tuple((ahead[axis] < 0) & (behind[axis] < 0) for axis in range(3))
+        return cls(ahead, behind, over)  # type: ignore[arg-type]
+
+    def moved(self, axis: int, by: int) -> _Between:
+        """Return the same once the boxes have gone along an axis."""
+        ahead, behind, over = list(self.ahead), list(self.behind), list(self.over)
+        ahead[axis], behind[axis] = ahead[axis] - by, behind[axis] + by
+        over[axis] = (ahead[axis] < 0) & (behind[axis] < 0)
+        return _Between(tuple(ahead), tuple(behind), tuple(over))  # type: ignore[arg-type]
+
+    def gap(self, way: tuple[int, int]) -> int:
+        """Return how far the boxes can move one way before they hit something."""
+        axis, sign = way
+        beside = self.over[axis - 2] & self.over[axis - 1]
+        gap = (self.ahead if sign > 0 else self.behind)[axis][beside]
+        gap = gap[gap >= 0]
+        return int(gap.min()) if gap.size else int(_FREE)
+
+    def stops(self, way: tuple[int, int], far: int) -> list[int]:
+        """Return how far they may move so that they are just clear of something beside them, and as far as they can."""
+        axis, sign = way
+        clear = -(self.behind if sign > 0 else self.ahead)[axis]
+        found = np.unique(clear[(clear > 0) & (clear < far)])
+        return [far, *(int(each) for each in found[::-1])]
+
+
+def _out(between: _Between, prefer: Sequence[tuple[int, int]], moves: int, most: int) -> list[Move] | None:
     """Return moves that take boxes out of others, at most so many."""
-    gaps = _gaps(mine, rest)
+    gaps = {}
     for way in prefer:
+        gaps[way] = between.gap(way)
         if gaps[way] == _FREE:
             return [Move(*way)]
     if moves == 1:
@@ -91,12 +138,9 @@ def _out(
         far = gaps[way]
         if not far:
             continue
-        for stop in _stops(mine, rest, way, far)[:most]:
-            by = np.zeros(3, np.int64)
-            by[way[0]] = way[1] * stop
-            moved = mine[0] + by, mine[1] + by
-            across = [each for each in prefer if each[0] != way[0]]
-            found = _out(moved, rest, across, moves - 1, most)
+        across = [each for each in prefer if each[0] != way[0]]
+        for stop in between.stops(way, far)[:most]:
+            found = _out(between.moved(way[0], way[1] * stop), across, moves - 1, most)
             if found is not None:
                 return [Move(*way), *found]
     return None
@@ -119,36 +163,6 @@ def _slides(mine: tuple[Ints, Ints], rest: tuple[Ints, Ints], slant: tuple[float
         if (met(by) & ~at_rest).any():
             return False
     return True
-
-
-def _gaps(mine: tuple[Ints, Ints], rest: tuple[Ints, Ints]) -> dict[tuple[int, int], int]:
-    """Return for each direction how far boxes can move before they hit something."""
-    (low, high), (other_low, other_high) = mine, rest
-    if not len(other_low):
-        return dict.fromkeys(WAYS, _FREE)
-    # One table for each axis: whole rows are compared faster than every third number of a long one.
-    ahead = [np.subtract.outer(other_low[:, axis], high[:, axis]) for axis in range(3)]
-    behind = [np.subtract.outer(low[:, axis], other_high[:, axis]).T for axis in range(3)]
-    over = [(ahead[axis] < 0) & (behind[axis] < 0) for axis in range(3)]
-    found = {}
-    for axis in range(3):
-        beside = over[(axis + 1) % 3] & over[(axis + 2) % 3]
-        for sign, table in ((1, ahead[axis]), (-1, behind[axis])):
-            gap = table[beside]
-            gap = gap[gap >= 0]
-            found[axis, sign] = int(gap.min()) if gap.size else int(_FREE)
-    return found
-
-
-def _stops(mine: tuple[Ints, Ints], rest: tuple[Ints, Ints], way: tuple[int, int], far: int) -> list[int]:
-    """Return how far boxes may move so that they are just clear of something beside them, and as far as they can."""
-    axis, sign = way
-    if sign > 0:
-        clear = rest[1][None, :, axis] - mine[0][:, None, axis]
-    else:
-        clear = mine[1][:, None, axis] - rest[0][None, :, axis]
-    found = np.unique(clear[(clear > 0) & (clear < far)])
-    return [far, *(int(each) for each in found[::-1])]
 
 
 def every_way(first: Sequence[tuple[int, int]] = ()) -> list[tuple[int, int]]:

@@ -103,18 +103,27 @@ class _Work:
         ]
         return Work(tuple(items), self.made, tuple(joints), tuple(self._joints(False)))
 
-    def _joints(self, driven: bool) -> Iterator[tuple[int, frozenset[int]]]:
+    @cached_property
+    def _fastened(self) -> list[tuple[int, list[Role], frozenset[int]]]:
+        """Every fastener's number, with the parts it holds and their atoms."""
+        found = []
         for number, fastener in enumerate(self.assembly.fasteners):
-            thing = Thing(ThingKind.FASTENER, None, number)
             roles = [*fastener.through, *([fastener.into] if isinstance(fastener.into, Role) else [])]
-            atoms = frozenset(self.geometry.number[role] for role in roles if role in self.geometry.number)
-            if driven and fastener.kind in HOLDS:
+            found.append(
+                (number, roles, frozenset(self.geometry.number[role] for role in roles if role in self.geometry.number))
+            )
+        return found
+
+    def _joints(self, driven: bool) -> Iterator[tuple[int, frozenset[int]]]:
+        for number, roles, atoms in self._fastened:
+            if driven and self.assembly.fasteners[number].kind in HOLDS:
                 mine = self._nearest(number, roles)
                 if mine is not None:
                     self.screws.setdefault(mine, []).append(number)
                     continue
-            if driven == (thing in self.geometry.at) and len(atoms) > 1:
-                yield (self.geometry.at[thing] if driven else number), atoms
+            at = self.geometry.at.get(Thing(ThingKind.FASTENER, None, number))
+            if driven == (at is not None) and len(atoms) > 1:
+                yield (number if at is None else at), atoms
 
     def _nearest(self, number: int, roles: Iterable[Role]) -> int | None:
         """Return the number of the hardware a screw holds: of those at its parts the nearest."""
