@@ -25,11 +25,9 @@ from ablebox.core.bench.doubt import DoubtTerm, likely, worst
 from ablebox.core.bench.gates import Ask, is_open, lines
 from ablebox.core.bench.replay import replay
 from ablebox.core.bench.replay_reach import clamped
-from ablebox.core.bench.space import Space
 from ablebox.core.bench.step import Step
 from ablebox.core.bench.thing import ThingKind
 from ablebox.core.bench.verb import Gate, What
-from ablebox.core.bench.way import Move, way_in
 from ablebox.core.cabinet.kinds import starting_case
 from ablebox.core.drawing.bench_words import BenchWords
 from ablebox.core.drawing.job_view import job_view
@@ -46,6 +44,8 @@ from ablebox.core.reach import Room
 from ablebox.core.shop.made import Made
 from ablebox.core.snags.every import snags
 from ablebox.core.units import System
+from ablebox.core.ways.space import Space
+from ablebox.core.ways.way import Move, way_in
 from tests.many import many
 
 MM = 16_000

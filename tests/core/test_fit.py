@@ -5,17 +5,20 @@ from __future__ import annotations
 
 import json
 import unittest
+import unittest.mock
 from dataclasses import replace
 from random import Random
 
 from scipy.interpolate import RegularGridInterpolator
 
 from ablebox.cli import demo
+from ablebox.core.assembly.role import BASES, PartKind
 from ablebox.core.bench.bench import Bench, bench_of
 from ablebox.core.bench.fitting import IN_ROOM
 from ablebox.core.bench.needs import needs
 from ablebox.core.bench.replay import replay
-from ablebox.core.bench.verb import What
+from ablebox.core.bench.step import Step
+from ablebox.core.bench.verb import Verb, What
 from ablebox.core.cabinet.design import Case
 from ablebox.core.cabinet.kinds import starting_case
 from ablebox.core.cabinet.support import Support
@@ -24,9 +27,12 @@ from ablebox.core.case.base_feet import Feet
 from ablebox.core.case.base_frame import BaseFrame
 from ablebox.core.drawing.bench_words import BenchWords
 from ablebox.core.drawing.fit_view import fit_plan, fit_view
+from ablebox.core.drawing.fit_words import done
 from ablebox.core.errors import AbleBoxError
+from ablebox.core.fit.carried import lift
 from ablebox.core.fit.fillers import gap_of, open_ends
 from ablebox.core.fit.fit import Fit, fit_of
+from ablebox.core.fit.room_apart import in_order
 from ablebox.core.fit.tipping import tipping, why
 from ablebox.core.fronts.cell.appliance import ApplianceSpace
 from ablebox.core.fronts.cell.flap import Flap
@@ -56,6 +62,7 @@ from ablebox.core.run.space import RunSpace, SpaceKind
 from ablebox.core.run.strip import RunStrip, Sits
 from ablebox.core.run.tie import Same, Tie
 from ablebox.core.shop.made import Made
+from ablebox.core.snags.around import ways_in
 from ablebox.core.snags.every import snags
 from ablebox.core.snags.snag import Snag
 from ablebox.core.units import System
@@ -337,6 +344,65 @@ class Going(unittest.TestCase):
         # The old chest of 32 in stands between B and C.
         self.assertEqual((entries["B"].against, entries["B"].off), ("C", inches(32)))
         self.assertEqual((entries["A"].against, entries["A"].off), ("B", ZERO))
+
+    def test_every_case_comes_to_its_place_through_nothing_that_stands(self) -> None:
+        """Each is moved in millimetre by millimetre, all its boxes against all others: what went straight by reckoning goes
+        straight so, and what did not does not."""
+        straight = round_about = 0
+        for made in (Made(load(demo.path_of(name)).project) for name in ("heron-house", "quarry-hall", "weir-loft")):
+            order = Fit(made).order
+            for wall in range(1, len(made.rooms) + 1):
+                mine = [entry for entry in order if entry.wall == wall]
+                boxes = {entry.letter: self._boxes(made, entry.letter) for entry in mine}
+                for i, entry in enumerate(mine):
+                    there = [box for other in mine[:i] for box in boxes[other.letter]]
+                    free = not any(self._through(box, other) for box in boxes[entry.letter] for other in there)
+                    assert entry.way is not None
+                    goes = [(move.axis, move.sign) for move in entry.way] == [(1, 1)]
+                    self.assertEqual(goes, free, (made.project.name, entry.letter))
+                    straight, round_about = straight + goes, round_about + (not goes)
+        self.assertGreater(straight, 12)
+        self.assertEqual(round_about, 2)
+
+    @staticmethod
+    def _boxes(made: Made, letter: str) -> list[tuple[list[float], list[float]]]:
+        place, bare = made.place(letter), lift(made, letter).bare
+        assert place is not None
+        assembly = made.assembly(letter)
+        by = (place.case_x.mm, -assembly.outside[2].length.mm, place.low.mm)
+        return [
+            ([part.box.low[a] / 16000 + by[a] for a in range(3)], [part.box.high[a] / 16000 + by[a] for a in range(3)])
+            for part in assembly.parts
+            if part.stands != "apart" and "counter" not in str(part.role) and not (bare and part.stands == "front")
+            and part.role.kind not in (PartKind.KICK, PartKind.STRIP, *BASES)
+        ]  # fmt: skip
+
+    @staticmethod
+    def _through(mine: tuple[list[float], list[float]], other: tuple[list[float], list[float]]) -> bool:
+        """Whether a box meets another anywhere on its way out to the front where it did not meet it at rest."""
+        (low, high), (least, most) = mine, other
+
+        def met(out: int) -> bool:
+            y0, y1 = low[1] - out, high[1] - out
+            return (
+                low[0] < most[0] - 0.01 and high[0] > least[0] + 0.01 and low[2] < most[2] - 0.01 and high[2] > least[2] + 0.01
+                and y0 < most[1] - 0.01 and y1 > least[1] + 0.01
+            )  # fmt: skip
+
+        return not met(0) and any(met(out) for out in range(1, 800))
+
+    def test_a_case_that_nothing_lets_in_is_told(self) -> None:
+        """One in a corner that laps its neighbour and is lapped by it goes in only while that is not there yet."""
+        made = Made(load(demo.path_of("heron-house")).project)
+        entries = {entry.letter: entry for entry in Fit(made).order}
+        # D stands in the corner and its front laps C's stile: C first, as the appliance beside it asks for, would shut D out.
+        self.assertEqual((entries["D"].first, entries["C"].against), ("way", "D"))
+        words = " ".join(done(Fit(made), "C", Step("stand", What.STAND, Verb.STAND), ()))
+        self.assertIn("from the front, then from the left", words)
+        taken = in_order(made, ["H", "C", "D"], dict.fromkeys("HC", frozenset("D")))
+        self.assertEqual([(row.letter, row.way is None) for row in taken], [("H", False), ("C", False), ("D", True)])
+        with unittest.mock.patch.object(fit_of(made), "order", [replace(entries["D"], way=None)]):
+            self.assertTrue([snag for snag in ways_in(made) if snag.code == "around.way"])
 
     def test_what_is_told_outside_holds_together(self) -> None:
         """Numbers run with the steps, what comes before has a lower one, shims and floors add up to lines, screws are real."""

@@ -16,8 +16,8 @@ from ..assembly.role import BOXES, PartKind, Role
 from ..assembly.solid import Box
 from ..lengths import millimetres
 from ..reach import Tool
+from ..ways.space import Ints
 from .geometry import Geometry
-from .space import Ints
 
 #: What is taken out before a case is finished, or goes in after.
 _OUT = frozenset({

@@ -17,10 +17,10 @@ from ..assembly.role import PartKind, Role, Side
 from ..assembly.uses import Use
 from ..order.order import Order
 from ..reach import Reach
+from ..ways.space import Mask
 from .geometry import Geometry
 from .item import Item
 from .phases import Phase
-from .space import Mask
 from .step import CaseSteps, Put, Step
 from .taking_apart import Apart, Done, Stuck, everything
 from .thing import Thing, ThingKind

@@ -13,7 +13,7 @@ import numpy as np
 
 from ..assembly.fastener import Fastener
 from ..reach import Room
-from .space import Mask, Space
+from ..ways.space import Mask, Space
 
 #: A jaw may graze what is beside it by this, in ticks: a hundredth of a millimetre.
 _NEAR = 160

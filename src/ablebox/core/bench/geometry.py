@@ -17,9 +17,9 @@ from ..assembly.role import Role
 from ..fastening.pocket import mouth_of
 from ..lengths import inches
 from ..reach import Reach, Room, Tool
-from .cells import cells
+from ..ways.cells import cells
+from ..ways.space import Mask, Space
 from .clamping import Clamps
-from .space import Mask, Space
 from .thing import Thing, ThingKind
 from .units import has_body
 

@@ -8,10 +8,10 @@ from dataclasses import dataclass, field
 from ..assembly.part import Face
 from ..assembly.role import Role
 from ..order.order import Order
+from ..ways.way import Move
 from .taking_apart import Stuck
 from .thing import Thing
 from .verb import Gate, Verb, What
-from .way import Move
 
 
 @dataclass(frozen=True, slots=True)

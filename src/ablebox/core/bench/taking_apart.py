@@ -15,12 +15,12 @@ from functools import cached_property
 import numpy as np
 
 from ..assembly.role import Role
+from ..ways.space import WAYS, Mask
+from ..ways.way import Move, every_way, way_in
 from .geometry import Geometry
 from .item import Item
-from .space import WAYS, Mask
 from .thing import ThingKind
 from .verb import Verb, What
-from .way import Move, every_way, way_in
 
 #: What is done to a drawer that is drawn out, where it cannot be done in its place.
 _DRAWN_OUT = frozenset({What.BOXES_IN, What.DIVIDERS, What.FRONTS, What.PULLS})

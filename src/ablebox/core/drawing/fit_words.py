@@ -20,7 +20,8 @@ from ..lengths import ZERO, Length
 from ..project.placed import FILLER, STRIP
 from ..room.obstacle import Trade
 from ..shop.anchor import Anchor, Holds
-from .way_words import listed
+from ..ways.way import Move
+from .way_words import listed, moves_words
 
 TITLES = {
     What.BEFORE: "before carrying in", What.LINE: "level line", What.WALL_RAILS: "wall rails", What.STAND: "stand it",
@@ -32,6 +33,8 @@ TOOLS = {
     What.HANG_UP: "ledge or prop, level, clamps, driver", What.SCRIBE: "block and pencil, saw, plane", What.TRIM: "mitre saw, nailer or driver",
     What.ADJUST: "screwdriver", What.LOOK: "eyes and hands, level",
 }  # fmt: skip
+#: The way in that needs no word: straight back to the wall.
+_STRAIGHT_IN = Move(1, 1)
 _WIRES = "The screw goes farther than 1 1/4 behind the stud’s face or may: wires and pipes can run there. Look first, power off."
 
 
@@ -157,8 +160,11 @@ def _stand(fit: Fit, letter: str, codes: Sequence[str], on_base: bool) -> Iterat
                 "appliance": "It begins beside what has its fixed place.",
                 "wall": "It begins at the wall: plumb, with its filler’s room left.",
                 "free": "It begins the run: square to the wall.",
+                "way": "It goes in first: once the others stand there is no way in for it.",
             }[entry.first or "free"],
         )
+    if entry.way and (len(entry.way) > 1 or entry.way[0] != _STRAIGHT_IN):
+        yield "way", f"It comes in {moves_words(entry.way)}: what stands beside it laps it."
     yield from _leaning(fit, letter)
     yield from _joined_to(fit, letter)
     yield from _screws(anchors_of(fit, letter), fit)

@@ -16,9 +16,9 @@ from ..assembly.role import Role
 from ..bench.step import CaseSteps, Put, Step
 from ..bench.thing import ThingKind
 from ..bench.verb import What
-from ..bench.way import ASLANT, Move
 from ..fastening.pocket import mouth_of
 from ..lengths import TICKS_PER_MM
+from ..ways.way import ASLANT, Move
 from .bench_look import BenchLook
 from .exploded import Piece, back_to_front, exploded, pieces_of
 from .look import Corner, Look

@@ -8,7 +8,7 @@ from collections.abc import Sequence
 from ..assembly.fastener import Fastener
 from ..assembly.part import CutKind
 from ..bench.step import Put
-from ..bench.way import ASLANT, Move
+from ..ways.way import ASLANT, Move
 
 _WAYS = {
     (0, 1): "from the left", (0, -1): "from the right", (1, 1): "from the front", (1, -1): "from behind", (2, 1): "from below",
@@ -18,12 +18,12 @@ _WAYS = {
 
 def way_words(put: Put) -> str:
     """Return how something comes in."""
-    if not put.way:
-        return "lay it down first"
-    words = []
-    for move in put.way:
-        words.append(_move(move))
-    return ", then ".join(words)
+    return moves_words(put.way) if put.way else "lay it down first"
+
+
+def moves_words(moves: Sequence[Move]) -> str:
+    """Return moves in a row."""
+    return ", then ".join(_move(move) for move in moves)
 
 
 def _move(move: Move) -> str:

@@ -3,13 +3,13 @@
 
 A corner case, or the one beside an appliance that has its fixed place, goes first on its wall, then its neighbours one after another
 away from it: each is set against one that stands. Otherwise it begins at the end that is a wall. What stands on another comes after
-that (common practice).
+that (common practice). Then the room is taken apart in space, and the order is changed where a case would have no way in.
 """
 
 from __future__ import annotations
 
-from collections.abc import Iterable
-from dataclasses import dataclass, replace
+from collections.abc import Mapping
+from dataclasses import dataclass
 
 from ..case.plan_diagonal import Diagonal
 from ..lengths import ZERO, Length
@@ -18,7 +18,9 @@ from ..room.wall import End
 from ..run.place import Place
 from ..run.space import SpaceKind
 from ..shop.made import Made
+from ..ways.way import Move
 from .carried import lift
+from .room_apart import in_order
 
 
 @dataclass(frozen=True, slots=True)
@@ -31,8 +33,10 @@ class Entry:
         against: what it is set against, in words' place: the letter of a case that stands, or empty for the first.
         after: letters of the cases that stand before it does.
         hands: how many set it.
-        first: why it is the first of its run: ``corner``, ``appliance``, ``wall`` or ``free``; empty for any other.
+        first: why it is the first of its run: ``corner``, ``appliance``, ``wall``, ``free``, or ``way`` as it has no way
+            in once the others stand; empty for any other.
         off: how far from what it is set against it stands, where something is between them; 0 where they touch.
+        way: how it comes to its place, in the axes of its wall; ``None`` where there is no way.
     """
 
     letter: str
@@ -42,45 +46,53 @@ class Entry:
     hands: int
     first: str = ""
     off: Length = ZERO
+    way: tuple[Move, ...] | None = ()
 
 
 def sequence(made: Made) -> list[Entry]:
-    """Return every case of the runs in the order of going in."""
+    """Return every case of the runs in the order of going in: as is usual, and so that each has a way in."""
     upper = made.project.bench.order.first is First.UPPERS
-    found: list[Entry] = []
+    usual: list[str] = []
+    firsts: dict[str, str] = {}
+    lines: dict[str, tuple[int, list[Place]]] = {}
     rooms = dict.fromkeys(room.wall.room for room in made.rooms)
     for room in rooms:
         walls = [each.number for each in made.rooms if each.wall.room == room]
         for above in (upper, not upper):
             for wall in walls:
-                found += _of_line(made, wall, above)
-    return _stacked_after(made, found)
-
-
-def _of_line(made: Made, wall: int, upper: bool) -> Iterable[Entry]:
-    places = [place for place in made.line(wall, upper).places if place.letter and place.letter not in made.unbuilt]
-    if not places:
-        return []
-    start, why = _start(made, wall, upper, places)
-    order = [start]
-    right, left = start + 1, start - 1
-    while right < len(places) or left >= 0:
-        if right < len(places):
-            order.append(right)
-            right += 1
-        else:
-            order.append(left)
-            left -= 1
-    found = []
-    for i, at in enumerate(order):
-        letter = places[at].letter
-        beside = [places[k] for k in (at - 1, at + 1) if k in order[:i]]
+                places = [p for p in made.line(wall, above).places if p.letter and p.letter not in made.unbuilt]
+                if places:
+                    start, why = _start(made, wall, above, places)
+                    order = [*range(start, len(places)), *range(start - 1, -1, -1)]
+                    usual += [places[at].letter for at in order]
+                    firsts[places[start].letter] = why
+                    lines.update({place.letter: (wall, places) for place in places})
+    below = {letter: frozenset(_below(made, letter, set(usual))) for letter in usual}
+    above_it = {letter: frozenset(other for other in usual if letter in below[other]) for letter in usual}
+    found: list[Entry] = []
+    for taken in in_order(made, _stacked_after(usual, below), above_it):
+        there = {each.letter for each in found}
+        wall, places = lines[taken.letter]
+        at = next(i for i, place in enumerate(places) if place.letter == taken.letter)
+        beside = [places[i] for i in (at - 1, at + 1) if 0 <= i < len(places) and places[i].letter in there]
         mine, off = places[at], ZERO
         if beside:
             off = max(ZERO, mine.x - beside[0].end if beside[0].x < mine.x else beside[0].x - mine.end)
-        names = tuple(place.letter for place in beside)
-        hands = lift(made, letter).hands
-        found.append(Entry(letter, wall, names[0] if names else "", names, hands, "" if i else why, off))
+        names = [place.letter for place in beside]
+        after = (*names, *sorted(below[taken.letter] - set(names)))
+        first = "" if names else firsts.get(taken.letter, "way")
+        hands = lift(made, taken.letter).hands
+        found.append(Entry(taken.letter, wall, names[0] if names else "", after, hands, first, off, taken.way))
+    return found
+
+
+def _stacked_after(usual: list[str], below: Mapping[str, frozenset[str]]) -> list[str]:
+    """Return an order with what stands on another after that."""
+    found, waiting = list[str](), list(usual)
+    while waiting:
+        ready = next((letter for letter in waiting if below[letter] <= set(found)), waiting[0])
+        waiting.remove(ready)
+        found.append(ready)
     return found
 
 
@@ -102,20 +114,6 @@ def _start(made: Made, wall: int, upper: bool, places: list[Place]) -> tuple[int
     if room.left is End.OPEN and room.right is not End.OPEN:
         return len(places) - 1, "wall"
     return 0, "wall" if room.left is not End.OPEN else "free"
-
-
-def _stacked_after(made: Made, rows: list[Entry]) -> list[Entry]:
-    """Return the order with what stands on another after that."""
-    found: list[Entry] = []
-    waiting = list(rows)
-    while waiting:
-        done = {each.letter for each in found}
-        known = {each.letter for each in rows}
-        ready = next((e for e in waiting if _below(made, e.letter, known) <= done), waiting[0])
-        waiting.remove(ready)
-        below = tuple(sorted(_below(made, ready.letter, known) - set(ready.after)))
-        found.append(replace(ready, after=(*ready.after, *below)))
-    return found
 
 
 def _below(made: Made, letter: str, known: set[str]) -> set[str]:

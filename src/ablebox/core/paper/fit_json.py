@@ -9,6 +9,7 @@ from ..bench.bench import Bench
 from ..bench.verb import What
 from ..lengths import Length
 from ..shop.objects import Pieces, objects
+from ..ways.way import Move
 from .parts_json import mm
 
 _AXES = "xyz"
@@ -58,7 +59,15 @@ def fit_tree(bench: Bench) -> dict[str, Any]:
             {
                 "n": numbers[each.letter], "case": each.letter, "copy": 1, "hands": each.hands,
                 "after": [numbers[other] for other in each.after if other in numbers],
+                "way": None if each.way is None else [_unit(move) for move in each.way],
             }
             for each in fit.order if each.letter in numbers
         ],
     }  # fmt: skip
+
+
+def _unit(move: Move) -> list[float]:
+    """Return a move as a unit vector."""
+    way = [0.0, 0.0, 0.0]
+    way[move.axis] = float(move.sign)
+    return way

@@ -13,12 +13,12 @@ from ..bench.needs import needs
 from ..bench.step import Put, Step
 from ..bench.thing import Thing, ThingKind
 from ..bench.verb import What
-from ..bench.way import ASLANT, Move
 from ..fit.fillers import beside_filler
 from ..fit.links import anchors_of, into_neighbours_stile, links_of
 from ..lengths import Length
 from ..project.placed import FILLER
 from ..shop.objects import Pieces, objects
+from ..ways.way import ASLANT, Move
 from .parts_json import mm
 
 _AXES = "xyz"

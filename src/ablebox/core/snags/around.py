@@ -11,6 +11,7 @@ from ..appliances import APPLIANCES
 from ..assembly.fitting import FittingKind
 from ..assembly.role import PartKind
 from ..cabinet.places import at
+from ..fit.fit import fit_of
 from ..fronts.cell.appliance import ApplianceSpace
 from ..lengths import ZERO, Length, inches
 from ..room.obstacle import OBSTACLES, Deal
@@ -208,4 +209,15 @@ def clothes(made: Made) -> Iterator[Snag]:
                 break
 
 
-CHECKS: tuple[Check, ...] = (heat, panels, appliances_said, old_house, doors_of_the_room, flaps, clothes)
+def ways_in(made: Made) -> Iterator[Snag]:
+    """Every case has a way to its place among what stands there by then."""
+    for entry in fit_of(made).order:
+        if entry.way is None:
+            text = (
+                f"{entry.letter} has no way to its place in any order: what stands beside it laps it before and behind. Leave a filler between them, or hang its fronts "
+                "once it stands."
+            )
+            yield Snag("around.way", Level.WARN, text, entry.letter)
+
+
+CHECKS: tuple[Check, ...] = (heat, panels, appliances_said, old_house, doors_of_the_room, flaps, clothes, ways_in)

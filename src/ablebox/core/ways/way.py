@@ -78,6 +78,20 @@ def way_in(
     return None if found is None else tuple(move.back for move in reversed(found))
 
 
+def way_of_boxes(
+    mine: tuple[Ints, Ints], rest: tuple[Ints, Ints], prefer: Sequence[tuple[int, int]]
+) -> tuple[Move, ...] | None:
+    """Return how boxes come in among others, straight or by two moves; ``None`` if they cannot.
+
+    Args:
+        mine: their low and their high corners.
+        rest: the same of the others.
+        prefer: the ways out that are tried, the likeliest first.
+    """
+    found = _out(_Between.of(mine, rest), prefer, 2, _STOPS)
+    return None if found is None else tuple(move.back for move in reversed(found))
+
+
 @dataclass(frozen=True, slots=True)
 class _Between:
     """How far boxes are from others, axis by axis: what moves along one axis changes its own numbers only.
