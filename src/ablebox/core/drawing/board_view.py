@@ -53,6 +53,6 @@ def _board(drawing: Drawing, number: int, board: Ripped, low: float, units: Unit
             own = plan.widths.get(stick.code, strip.width) / TICKS_PER_MM
             drawing.add(Area(x, y + high - own, long, own, tint(letter), "ink", 1.0, "grain-x"))
             text = f"{stick.code}  {units.write(Length(stick.length))}"
-            drawing.add(Label(x + long / 2, y + high - own / 2, text, 9.5, bold=True, within=long))
+            drawing.add(Label(x + long / 2, y + high - own / 2, text, 9.5, bold=True, within=long, short=stick.code))
             x += long + kerf / TICKS_PER_MM
         y -= kerf / TICKS_PER_MM

@@ -84,5 +84,16 @@ def sheet_notes(plan: Plan, sheet: CutSheet, cuts: Sequence[SawCut], numbers: Se
             some = "more cuts" if roughs else "a cut"
             yield f"There is no room on this sheet to make {some} over size: what is cut from the whole sheet is cut to the line."
     for caution in dict.fromkeys(caution for cut in cuts for caution in cut.cautions):
-        at = [str(n) for n, cut in zip(numbers, cuts, strict=True) if caution in cut.cautions]
-        yield f"Cut{'s' if len(at) > 1 else ''} {', '.join(at)}: {caution.value}."
+        at = [n for n, cut in zip(numbers, cuts, strict=True) if caution in cut.cautions]
+        yield f"Cut{'s' if len(at) > 1 else ''} {runs_words(at)}: {caution.value}."
+
+
+def runs_words(numbers: Sequence[int]) -> str:
+    """Return numbers as a list, three and more in a row as from and to."""
+    rows: list[list[int]] = []
+    for n in sorted(numbers):
+        if rows and rows[-1][-1] + 1 == n:
+            rows[-1].append(n)
+        else:
+            rows.append([n])
+    return ", ".join(f"{row[0]} to {row[-1]}" if len(row) > 2 else ", ".join(map(str, row)) for row in rows)

@@ -87,6 +87,11 @@ PRINT: dict[str, str] = {
     "tint-4": "#EFF6EE",
     "tint-5": "#F3EFF7",
     "tint-6": "#FAF0E0",
+    # What must still be copied when the copier is bad.
+    "dimension": "#17466A",
+    "select": "#A82A18",
+    "gate": "#ECECEC",
+    "line": "#A9A9A9",
 }
 
 TINTS = 6

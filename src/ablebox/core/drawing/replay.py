@@ -16,6 +16,8 @@ class Canvas(Protocol):
 
     #: Whether numbers can be typed over there; these are underlined.
     typed_over: bool
+    #: Size of the numbers of dimensions, in points.
+    numbers: float
 
     def polyline(self, points: Sequence[Point], colour: str, weight: float, dashed: bool) -> None:
         """Draw a line through points."""
@@ -266,8 +268,8 @@ def _label(item: Label, canvas: Canvas, view: View, selected: str) -> list[Spot]
     return [Spot(left - 4, y - item.size, width + 8, item.size * 2, item.hot)]
 
 
-#: Size of a dimension's number, and the line too short to carry it, in points.
-_NUMBER, _SHORT = 11.0, 26.0
+#: A line too short to carry its number, in points.
+_SHORT = 26.0
 
 
 def _dimension(item: Dimension, canvas: Canvas, view: View, rows: float, selected: str) -> list[Spot]:
@@ -284,7 +286,7 @@ def _dimension(item: Dimension, canvas: Canvas, view: View, rows: float, selecte
         (base, y0), (_, y1) = view.at(item.base, item.start), view.at(item.base, item.end)
         if item.level and abs(y1 - y0) >= _SHORT:
             # The number stands on the line: keep it off what is measured.
-            least = canvas.text_width(item.text, _NUMBER, True) / 2 + 9
+            least = canvas.text_width(item.text, canvas.numbers, True) / 2 + 9
             away = math.copysign(max(abs(away), least), away)
         line_at = base + away
         ends = [(line_at, y0), (line_at, y1)]
@@ -295,7 +297,7 @@ def _dimension(item: Dimension, canvas: Canvas, view: View, rows: float, selecte
     canvas.polyline(ends, colour, 0.9, False)
     for x, y in ends:
         canvas.polyline([(x - 4, y + 4), (x + 4, y - 4)], colour, 1.4, False)
-    size = _NUMBER
+    size = canvas.numbers
     width = canvas.text_width(item.text, size, True) + 12
     (x0, y0), (x1, y1) = ends
     middle_x, middle_y = x0 + (x1 - x0) * item.where, y0 + (y1 - y0) * item.where

@@ -1,123 +1,364 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""What a shop book says of the bench: hardware, machining, settings, cautions."""
+"""Bench pages: for each case every step with its box to tick, gates, and lines for what came out; two pages a case.
+
+What is said of every case stands once, before them; cases that are built alike share their pages. Pictures are there as far as two
+pages have room for them, those of what is hardest to see first.
+"""
 
 from __future__ import annotations
 
-from ..drawing.part_view import part_view
-from ..drawing.replay import fitted, replay
-from ..jigs.blocks import Block, blocks, sizes
-from ..jigs.settings import settings
-from ..parts.listing import Part
-from ..parts.words import drill, lines
-from .buying import glue, hardware, packets, reasons
-from .cautions import CAUTIONS
-from .pages import EDGE, Pages
+import re
+from collections import Counter
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+
+from ..bench.bench import NAMES, JobStep, bench_of
+from ..bench.gates import lines
+from ..bench.step import CaseSteps, Step
+from ..bench.verb import Gate, What
+from ..drawing.bench_words import BenchWords, gate_title
+from ..drawing.job_view import job_view
+from ..jigs.blocks import blocks, sizes
+from .chapter import Chapter
+from .pages import EDGE, GUTTER, LEADING, TYPE, Flow, Pages
+from .pdf_canvas import width_of
+
+#: How far words stand behind box and number, the height of a picture, the pages a case may take, and
+#: from line to line where they would be more.
+_INDENT, _PICTURE, _MOST, _TIGHT = 33.0, 84.0, 2, 1.12
+#: A sentence is said once for all where it names no part, is so long, and would stand so often.
+_LONG, _OFTEN = 24, 3
+#: Steps that are shown, the hardest to see first.
+_SHOWN = (
+    What.CASE, What.BACK, What.FRAME, What.BOXES, What.PARTITIONS, What.BASE, What.COUNTER, What.SIDE, What.FRAME_MADE, What.DOORS, What.SHELVES_FIXED,
+    What.CASE_TOP, What.TOP_RAILS, What.RAILS, What.KICK, What.END, What.PACKERS, What.SHELVES,
+)  # fmt: skip
+_CODE = re.compile(r"\b[A-Za-z]{1,3}-\d{2}")
 
 
-def _hand(part: Part) -> str:
-    """Say which hand a part is, where it has a mirror image."""
-    return f" · {part.hand.value.upper()} HAND: mark face, front edge and up" if part.hand.value else ""
+@dataclass(frozen=True, slots=True)
+class Told:
+    """A step as it stands on paper.
+
+    Args:
+        number: of the step in its case.
+        step: the step.
+        title: what it is.
+        said: sentence by sentence.
+        came_out: what is written down, with what it should be.
+        gate: the gate before it: its title, then its lines; empty for none.
+        done: whether it is ticked.
+    """
+
+    number: int
+    step: Step
+    title: str
+    said: tuple[str, ...]
+    came_out: tuple[str, ...]
+    gate: tuple[str, ...]
+    done: bool
+
+    def plain(self, letter: str) -> object:
+        """Return what it says with the case's letter taken out, to compare cases."""
+
+        def out(text: str) -> str:
+            return re.sub(rf"\b{letter}(?=-\d|\b)", "·", text)
+
+        return (
+            self.title, tuple(map(out, self.said)), tuple(map(out, self.came_out)), tuple(map(out, self.gate)), self.done,
+        )  # fmt: skip
 
 
-def hardware_page(book: Pages) -> None:
-    """What is bought of hardware, each with the rule it was chosen by."""
-    rows = hardware(book.made)
-    if not rows:
-        return
-    title = "Hardware"
-    book.start(title, "Each with the rule it was chosen by and the cases it is for.")
-    whys = reasons(book.made)
-    for name, pieces in rows:
-        book.room_for(34, title)
-        sold = packets(book.made, name, pieces)
-        book.words(EDGE, f"{pieces} × {name}{f', {sold}' if sold else ''}", book.width - 2 * EDGE)
-        if name in whys:
-            book.words(EDGE + 18, whys[name], book.width - 2 * EDGE - 18, 9, "quiet")
-        book.y += 3
-    amount = glue(book.made)
-    if amount:
-        book.words(EDGE, f"{amount} of wood glue, waste included", book.width - 2 * EDGE)
-
-
-def machining_pages(book: Pages) -> None:
-    """Draw every part that is machined, its machined face up, with its lines of work."""
-    machined = [part for part in book.made.parts if part.machining]
-    title = "Machining"
-    if not machined:
-        return
-    under = "The machined face is up. Red edges are banded. Positions are from the named edges of the finished part."
-    book.start(title, under)
-    block = (book.height - book.y - EDGE) / 2
-    for part in machined:
-        if book.y + block > book.height - EDGE + 1:
-            book.start(title, under)
-        top = book.y
-        book.canvas.text(EDGE, top, f"{part.code}  {part.name}", 12, "start", "ink", True)
-        view = part_view(part, book.made.units)
-        replay(view, book.canvas, fitted(view, EDGE, top + 8, book.width * 0.5, block - 18))
-        book.y = top + 10
-        x = EDGE + book.width * 0.5 + 24
-        book.words(
-            x,
-            f"{part.bench_face.words} face up, {part.count} of it{_hand(part)}",
-            book.width - EDGE - x,
-            9,
-            "quiet",
+def bench_pages(book: Pages) -> None:
+    """Write the steps of every case, those built alike together."""
+    bench = bench_of(book.made)
+    words = BenchWords(bench)
+    groups: list[tuple[list[str], CaseSteps, list[Told]]] = []
+    for case in bench.cases:
+        mine = bench.at_bench(case.letter)
+        if not mine.steps:
+            continue
+        told = [_told(book, words, case.letter, step, n) for n, step in enumerate(mine.steps, start=1)]
+        key = [each.plain(case.letter) for each in told]
+        same = next(
+            (g for g in groups if bench.is_case(case.letter) and [each.plain(g[0][0]) for each in g[2]] == key), None
         )
-        for line in lines(part.machining, book.made.units):
-            book.y += 3
-            book.words(x, line, book.width - EDGE - x, 9.5)
-        book.y = top + block
+        if same is not None:
+            same[0].append(case.letter)
+        else:
+            groups.append(([case.letter], mine, told))
+    once = _said_once([told for _, _, told in groups])
+    if once:
+        _for_all(book, groups, once)
+    for letters, _, told in groups:
+        _case(book, letters, [_without(each, once) for each in told])
 
 
-def settings_page(book: Pages) -> None:
-    """Fence and jig settings, and the blocks slides are set with."""
-    rows = settings([case for case, _ in book.made.built], book.made.assemblies)
-    if not rows:
-        return
-    title = "Settings and blocks"
-    book.start(title, "Set each once, for all the cases named; blocks are cut from scrap and kept for the next job.")
-    for row in rows:
-        book.room_for(60, title)
-        book.heading(
-            EDGE,
-            f"{row.what[:1].upper()}{row.what[1:]}  ·  case{'s' if len(row.cases) > 1 else ''} {', '.join(row.cases)}",
+def _told(book: Pages, words: BenchWords, letter: str, step: Step, number: int) -> Told:
+    bench = bench_of(book.made)
+    said = words.of(JobStep(number, ((letter, step),)))
+    gate: tuple[str, ...] = ()
+    if step.gate is not Gate.NONE:
+        gate = (gate_title(step.gate), *(words.gate_line(letter, step, row) for row in lines(bench, letter, step)))
+    sentences = [_sentence(text) for text in said.do]
+    if said.wait:
+        sentences.append(_sentence(said.wait[:1].upper() + said.wait[1:]))
+    came_out = []
+    for key in step.asks:
+        text, value = words.ask(letter, key)
+        came_out.append(text if value is None else f"{text} {book.write(value)}")
+    done = bench.is_done(JobStep(number, ((letter, step),)))
+    title = said.title[:1].upper() + said.title[1:]
+    return Told(number, step, title, tuple(sentences), tuple(came_out), gate, done)
+
+
+def _sentence(text: str) -> str:
+    return text if text.endswith((".", "!", "?", ":")) else f"{text}."
+
+
+def _said_once(cases: Sequence[Sequence[Told]]) -> set[str]:
+    """Return the sentences that stand once for all cases."""
+    seen = Counter(
+        text
+        for told in cases
+        for each in told
+        for text in dict.fromkeys(each.said)
+        if len(text) >= _LONG and not _CODE.search(text)
+    )
+    return {text for text, count in seen.items() if count >= _OFTEN} if len(cases) > 1 else set()
+
+
+def _without(told: Told, once: set[str]) -> Told:
+    return replace(told, said=tuple(text for text in told.said if text not in once))
+
+
+def _for_all(book: Pages, groups: Sequence[tuple[list[str], CaseSteps, list[Told]]], once: set[str]) -> None:
+    """Write what holds for every case, by the steps it belongs to."""
+    by_title: dict[str, list[str]] = {}
+    left = set(once)
+    for _, _, told in groups:
+        for each in told:
+            for text in each.said:
+                if text in left:
+                    left.discard(text)
+                    title = "Glue" if text.lower().startswith("glue:") else each.title.partition(":")[0]
+                    by_title.setdefault(title, []).append(text)
+
+    def begin() -> None:
+        book.start(
+            Chapter.BENCH,
+            "For every case",
+            "",
+            "Said once here, and meant at each step of that name on the pages that follow.",
         )
-        sizes = " · ".join(
-            f"{size.words} {drill(size.length, book.made.units) if size.bit else book.write(size.length)}"
-            for size in row.sizes
-        )
-        book.words(EDGE, sizes, book.width - 2 * EDGE)
-        book.y += 8
-    _blocks(book, title)
+
+    begin()
+    flow = book.flow(2, begin)
+    for title, rows in by_title.items():
+        text = " ".join(rows)
+        flow.need(book.high(text, flow.wide) + 20)
+        book.words(flow.x, title, flow.wide, 12.5, bold=True)
+        book.words(flow.x, text, flow.wide)
+        book.y += 6
+    flow.end()
 
 
-def _blocks(book: Pages, title: str) -> None:
-    """The blocks to cut, each with what it sets."""
-    rows = blocks(book.made.project, book.made.assemblies)
-    if not rows:
-        return
-    book.room_for(80, title)
-    book.heading(EDGE, "Blocks, cut from offcuts; write the size on each")
-    for block in rows:
-        book.room_for(30, title)
-        kept = "  ·  kept with the shop" if block.kept else "  ·  cut with the parts" if block.among_parts else ""
-        book.words(EDGE, f"{block.code}  ·  {_block(book, block)}{kept}", book.width - 2 * EDGE)
-        book.words(EDGE + 18, "; ".join(block.uses), book.width - 2 * EDGE - 18, 9, "quiet")
-        book.y += 2
+# One case, or several built alike
 
 
-def _block(book: Pages, block: Block) -> str:
-    """Say what to cut: a block to its length, or a strip planed to its thickness where that is less than a saw cuts."""
-    if block.is_shim:
-        return f"shim, planed {book.write(block.sets)} thick"
-    return " × ".join(book.write(each) for each in sizes(book.made.project, block))
+def _case(book: Pages, letters: Sequence[str], told: Sequence[Told]) -> None:
+    bench = bench_of(book.made)
+    letter = letters[0]
+    if bench.is_case(letter):
+        case = book.made.project.case(letter)
+        wide, high, deep = (book.write(number.length) for number in book.made.assembly(letter).outside)
+        title, under = case.name[:1].upper() + case.name[1:], f"{wide} wide · {high} high · {deep} deep"
+        if case.copies > 1:
+            under += f" · {case.copies} of it"
+        if len(letters) > 1:
+            under += f" · codes as in {letter}, the same in {', '.join(letters[1:])}"
+    else:
+        name = NAMES[letter]
+        title, under = name[:1].upper() + name[1:], ""
+    first = _first(book, letter) if bench.is_case(letter) else ""
+    tag = letter if len(letters) == 1 else f"{letters[0]}–{letters[-1]}" if len(letters) > 3 else " ".join(letters)
+
+    def begin() -> None:
+        book.start(Chapter.BENCH, title, tag if bench.is_case(letter) else "", under, (f"{len(told)} steps",))
+
+    begin()
+    if first:
+        book.words(EDGE, first, book.wide)
+        book.y += 4
+    pictures = _pictures(book, letters, told, book.y)
+    if pictures is None:
+        # Lines a little closer, where two pages would not do.
+        book.leading = _TIGHT
+        pictures = _pictures(book, letters, told, book.y)
+    flow = book.flow(_columns(book), begin)
+    for each in told:
+        if each.gate:
+            _gate(book, flow, each.gate)
+        _step(book, flow, letters, each, each.number in (pictures or ()))
+    flow.end()
+    book.leading = LEADING
 
 
-def cautions_page(book: Pages) -> None:
-    """Tell the usual cautions of the trade."""
-    book.start("Cautions", "Local codes and licensed trades have the last word.")
-    for name, text in CAUTIONS:
-        book.heading(EDGE, name)
-        book.words(EDGE, text, book.width - 2 * EDGE - 120)
-        book.y += 8
+def _columns(book: Pages) -> int:
+    return max(1, int(book.wide // 250))
+
+
+def _pictures(book: Pages, letters: Sequence[str], told: Sequence[Told], start: float) -> set[int] | None:
+    """Return the numbers of the steps two pages have room to show; ``None`` where lines must stand closer for two.
+
+    Args:
+        book: the pages.
+        letters: of the cases.
+        told: their steps.
+        start: how far down the first page its columns begin.
+    """
+    columns = _columns(book)
+    wide = (book.wide - (columns - 1) * GUTTER) / columns
+    heights = {each.number: _height(book, each, wide, letters) for each in told}
+    gates = {each.number: _gate_height(book, each.gate, wide) for each in told if each.gate}
+
+    def pages(shown: set[int]) -> int:
+        """How many pages it comes out on, filled as the columns are."""
+        at, column, page = start, 0, 1
+        for each in told:
+            high = heights[each.number] + (_PICTURE + 6 if each.number in shown else 0.0)
+            gate = gates.get(each.number, 0.0)
+            for block, room in ((gate, gate + 40), (high, high)):
+                if block and at + room > book.bottom:
+                    column += 1
+                    if column == columns:
+                        column, page = 0, page + 1
+                    at = start
+                at += block
+        return page
+
+    found: set[int] = set()
+    fewest = max(_MOST, pages(found))
+    if fewest > _MOST and book.leading > _TIGHT:
+        return None
+    for what in _SHOWN:
+        for each in told:
+            if each.step.what is what and each.step.puts and pages(found | {each.number}) <= fewest:
+                found.add(each.number)
+    return found
+
+
+def _text(each: Told) -> str:
+    return " ".join(each.said)
+
+
+def _height(book: Pages, each: Told, wide: float, letters: Sequence[str]) -> float:
+    room = wide - _INDENT
+    high = book.high_led(f"{each.title}.", _text(each), room)
+    high += len(_asks(each.came_out, room)) * 17.0
+    return high + (15.0 if len(letters) > 1 else 0.0) + 6.5
+
+
+def _asks(texts: Sequence[str], room: float) -> list[list[str]]:
+    """Return what is written down line by line: two that are short stand beside each other."""
+    rows: list[list[str]] = []
+    for text in texts:
+        need = width_of(text, TYPE, False) + 58
+        if rows and len(rows[-1]) == 1 and max(need, width_of(rows[-1][0], TYPE, False) + 58) <= room / 2:
+            rows[-1].append(text)
+        else:
+            rows.append([text])
+    return rows
+
+
+def _step(book: Pages, flow: Flow, letters: Sequence[str], each: Told, picture: bool) -> None:
+    room = flow.wide - _INDENT
+    high = _height(book, each, flow.wide, letters) + (_PICTURE + 6 if picture else 0.0)
+    flow.need(high)
+    x, top = flow.x, book.y
+    if len(letters) == 1:
+        book.tick(x, top, each.done, 12.0)
+    book.canvas.text(x + _INDENT - 7, top, str(each.number), 12.5, "end", "ink", True)
+    book.led(x + _INDENT, f"{each.title}.", _text(each), room)
+    for row in _asks(each.came_out, room):
+        share = room / len(row)
+        for i, text in enumerate(row):
+            at = x + _INDENT + i * share
+            book.canvas.text(at, book.y + 1, text, TYPE, "start", "ink", False)
+            start = at + width_of(text, TYPE, False) + 6
+            book.blank(start, book.y + 1, max(30.0, at + share - (8 if len(row) > 1 else 0) - start))
+        book.y += 17.0
+    if len(letters) > 1:
+        at = x + _INDENT
+        for letter in letters:
+            book.tick(at, book.y, side=10.0)
+            book.canvas.text(at + 13, book.y, letter, 10, "start", "ink", False)
+            at += 15 + width_of(letter, 10, False) + 8
+        book.y += 15
+    if picture:
+        letter = letters[0]
+        codes = {role: part.code for part in book.made.parts if part.case == letter for role in part.roles}
+        view = job_view(bench_of(book.made), letter, each.step, codes, named=False)
+        box = (x + _INDENT, book.y - 4, x + flow.wide, book.y - 4 + _PICTURE)
+        book.canvas.draw(view, box)
+        book.y += _PICTURE + 6
+    book.canvas.polyline([(x, book.y - 4.5), (x + flow.wide, book.y - 4.5)], "line", 0.7, False)
+    book.y = top + high
+
+
+def _gate_rows(book: Pages, gate: Sequence[str], wide: float) -> list[list[str]]:
+    """Return the lines of a gate: several to a line where they are short."""
+    rows: list[list[str]] = []
+    at = 0.0
+    for text in gate[1:]:
+        need = 18 + width_of(text, TYPE, False) + 12
+        if rows and at + need <= wide - 14:
+            rows[-1].append(text)
+            at += need
+        else:
+            rows.append([text])
+            at = need
+    return rows
+
+
+def _gate_height(book: Pages, gate: Sequence[str], wide: float) -> float:
+    rows = _gate_rows(book, gate, wide)
+    lines_high = sum(max(1, len(book.broken(row[0], wide - 32, TYPE))) if len(row) == 1 else 1 for row in rows)
+    return 18.0 + lines_high * 16.0 + 14.0
+
+
+def _gate(book: Pages, flow: Flow, gate: Sequence[str]) -> None:
+    high = _gate_height(book, gate, flow.wide)
+    # A gate stands with the step it is before.
+    flow.need(high + 40)
+    x, top = flow.x, book.y - 8
+    book.canvas.polygon(
+        [(x, top), (x + flow.wide, top), (x + flow.wide, top + high - 8), (x, top + high - 8)], "gate", "", 0, False
+    )
+    book.canvas.polyline([(x + 1.5, top), (x + 1.5, top + high - 8)], "ink", 3.4, False)
+    book.canvas.text(x + 10, book.y + 2, gate[0], 12, "start", "ink", True)
+    book.y += 19
+    for row in _gate_rows(book, gate, flow.wide):
+        at = x + 10
+        if len(row) == 1:
+            book.tick(at, book.y, side=10.5)
+            for line in book.broken(row[0], flow.wide - 32, TYPE):
+                book.canvas.text(at + 17, book.y, line, TYPE, "start", "ink", False)
+                book.y += 16
+            continue
+        for text in row:
+            book.tick(at, book.y, side=10.5)
+            book.canvas.text(at + 17, book.y, text, TYPE, "start", "ink", False)
+            at += 18 + width_of(text, TYPE, False) + 12
+        book.y += 16
+    book.y = top + 8 + high
+
+
+def _first(book: Pages, letter: str) -> str:
+    """Return which blocks are made before, for this case."""
+    names = [
+        f"{block.code} {' × '.join(book.write(size) for size in sizes(book.made.project, block))}"
+        for block in blocks(book.made.project, book.made.assemblies)
+        if any(f" {letter}" in use or use.startswith(letter) for use in block.uses)
+    ]
+    return f"Blocks to make first: {', '.join(names)}." if names else ""

@@ -1,160 +1,257 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""What a shop book says of cutting: the cut list, sheets, boards, fence settings, what a store is asked for."""
+"""What a shop book says of cutting: the cut list, every sheet, every setting for all sheets, what a store is asked for, boards."""
 
 from __future__ import annotations
 
-from collections.abc import Callable, Mapping, Sequence
-from functools import partial
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
 
-from ..cuts.divide import Board
-from ..cuts.plan import CutSheet, Plan
-from ..cuts.saw_cut import SawCut
-from ..cuts.saw_order import cuts_of, terms_of
-from ..drawing.cut_words import line_words, sheet_notes
-from ..drawing.replay import fitted, replay
-from ..drawing.sheet_view import sheet_view
+from ..cuts.plan import Plan
+from ..drawing.board_view import board_view
 from ..lengths import Length
 from ..parts.listing import Part
 from ..parts.words import edges, grain
-from ..shop.batches import numbers_of, order_of
 from ..shop.boards import board_plans
 from ..shop.made import goods_words
-from ..shop.on_sheets import pieces_in
-from ..shop.rests import kept
-from ..stock import SawStyle
+from ..stock import BoardGoods, Goods, Grain
 from .board_words import rip_words
+from .chapter import Chapter
 from .fence_list import fence_rows, store_lines
-from .pages import EDGE, Pages
+from .pages import EDGE, TYPE, Flow, Pages
+from .pdf_canvas import width_of
+from .sheet_page import sheet_page
+
+#: How far what is cut at a setting stands behind it, in points.
+_SET = 92.0
+#: A cut size in the list, and the boxes to tick beside it, in points.
+_CUT, _TICKS = 13.5, ("cut", "mach", "band")
 
 
-def cut_list_pages(book: Pages) -> None:
-    """List every part by what it is cut from."""
-    title = "Cut list"
-    book.start(title, "Cut size is at the saw, thick bands taken off; finished size has them on.")
-    columns = (
-        ("code", EDGE, "start"), ("part", EDGE + 50, "start"), ("no.", EDGE + 175, "end"),
-        ("cut length", EDGE + 245, "end"), ("cut width", EDGE + 305, "end"),
-        ("finished", EDGE + 325, "start"), ("grain", EDGE + 450, "start"), ("banded edges", EDGE + 525, "start"),
-    )  # fmt: skip
-    for goods in book.made.stock:
-        parts = [part for part in book.made.parts if part.goods.code == goods.code]
-        if parts:
-            book.room_for(80, title)
-            book.heading(EDGE, goods_words(goods, book.made.units))
-            book.table(columns, [_cut_row(book, part) for part in parts], title)
+def sheets_pages(book: Pages) -> None:
+    """Write the cut list of what comes from sheets, every sheet, the settings for all of them, and what a store is asked for."""
+    _cut_list(book, Chapter.SHEETS, [goods for goods in book.made.stock if not isinstance(goods, BoardGoods)])
+    for code, plan in book.plans.items():
+        for at in range(len(plan.sheets)):
+            sheet_page(book, code, plan, at)
+    _fence_list(book, book.plans)
+    _store(book, book.plans)
 
 
-def _cut_row(book: Pages, part: Part) -> tuple[str, ...]:
-    finished = f"{book.write(part.length.length)} × {book.write(part.width.length)}"
-    return (
-        part.code, part.name, str(part.count), book.write(part.cut_length.length),
-        book.write(part.cut_width.length), finished, grain(part), edges(part) or "none",
-    )  # fmt: skip
+def boards_pages(book: Pages) -> None:
+    """Write the cut list of what comes from boards, and which part comes from which board."""
+    _cut_list(book, Chapter.BOARDS, [goods for goods in book.made.stock if isinstance(goods, BoardGoods)])
+    _boards(book)
 
 
-#: Which way the show face lies: a blade tears where it leaves the wood (common practice).
-_FACE = {
-    SawStyle.TRACK: "down under the track saw, up on the table saw",
-    SawStyle.STORE: "down under a hand-held saw, up on the table saw",
-}
+# The cut list
 
 
-def sheet_page(book: Pages, code: str, plan: Plan, sheet: CutSheet, number: int) -> None:
-    """Draw a sheet to scale with its cuts in order."""
-    goods = book.made.project.rack.sheet_goods(code)
-    saw = book.made.project.rack.saw
-    terms = terms_of(plan, sheet)
-    under = f"kerf {book.write(Length(terms.kerf))} · trim {book.write(Length(terms.trim))} · {sheet.used:.0%} used"
-    under += f" · show face {_FACE.get(saw.style, 'up')}"
-    if goods.grained:
-        under += " · grain runs left to right"
-    title = f"{goods.name}, sheet {plan.numbers[number - 1]}"
-    book.start(f"{title} of {len(plan.sheets)}", under)
-    by_code = {part.code: part for part in book.made.parts}
-    view = sheet_view(plan, sheet, by_code, book.made.units, goods.grained)
-    names = pieces_in(book.made, code, plan)[number - 1]
-    cuts, numbers = order_of(book.made, plan, number - 1), numbers_of(book.made, plan, number - 1)
-    replay(view, book.canvas, fitted(view, EDGE, book.y, book.width - 2 * EDGE - 200, book.height - book.y - EDGE))
-    keep = partial(kept, book.made.project, code)
-    rests = [rest for rest in cuts_of(plan, sheet).rests if keep(rest)]
-    _cuts(
-        book,
-        list(zip(numbers, cuts, strict=True)),
-        names,
-        keep,
-        [*sheet_notes(plan, sheet, cuts, numbers), *(_keep(book, plan, sheet, rest) for rest in rests)],
-        title,
-    )
+@dataclass(frozen=True, slots=True)
+class _Row:
+    """Equal parts of several cases."""
+
+    parts: tuple[Part, ...]
+
+    @property
+    def count(self) -> int:
+        return sum(part.count for part in self.parts)
 
 
-def board_pages(book: Pages) -> None:
-    """Which part is cut from which board."""
-    plans = board_plans(book.made)
-    if not plans:
+def _alike(parts: Sequence[Part]) -> list[_Row]:
+    """Return parts with those cut alike together, in the order of their codes."""
+    found: dict[object, list[Part]] = {}
+    for part in parts:
+        bands = tuple(sorted((band.edge.words, band.edging.name) for band in part.bands))
+        sizes = (part.cut_length.length, part.cut_width.length, part.length.length, part.width.length)
+        key = (sizes, part.grain, bands, bool(part.machining))
+        found.setdefault(key, []).append(part)
+    return [_Row(tuple(rows)) for rows in found.values()]
+
+
+def _cut_list(book: Pages, chapter: Chapter, stock: Sequence[Goods]) -> None:
+    made = book.made
+    by_goods = [(goods, [part for part in made.parts if part.goods.code == goods.code]) for goods in stock]
+    by_goods = [row for row in by_goods if row[1]]
+    if not by_goods:
         return
-    title = "Boards"
-    book.start(
-        title,
-        "Rip the strips, then cut the longest first; an inch (25 mm) is off each end, and a kerf between two parts.",
-    )
-    for goods, plan in plans:
-        book.room_for(50, title)
-        book.heading(EDGE, goods.name)
-        if plan.proven:
-            book.words(EDGE, "No plan takes less length of board.", book.width - 2 * EDGE, 9, "settled")
-        for number, board in enumerate(plan.boards, start=1):
-            book.room_for(30, title)
-            for text in rip_words(number, board, plan, book.write, goods.extra_width, goods.extra_length):
-                book.words(EDGE, text, book.width - 2 * EDGE, 9.5)
-        book.y += 6
+
+    def begin() -> None:
+        under = "The large size is what the saw is set to, the grain along the first unless it is told; write what came out on the line."
+        book.start(chapter, "Cut list", "", under)
+        _heads(book, flow_holder[0] if flow_holder else None)
+
+    flow_holder: list[Flow] = []
+    begin()
+    flow = book.flow(2 if book.wide > 480 else 1, begin)
+    flow_holder.append(flow)
+    for goods, parts in by_goods:
+        rows = sorted(
+            _alike(parts), key=lambda row: (-row.parts[0].cut_width.length.ticks, -row.parts[0].cut_length.length.ticks)
+        )
+        flow.need(58)
+        book.y += 4
+        for line in book.broken(goods_words(goods, made.units), flow.wide, 12.5, True):
+            book.canvas.text(flow.x, book.y, line, 12.5, "start", "ink", True)
+            book.y += 16
+        width: Length | None = None
+        for row in rows:
+            cut_width = row.parts[0].cut_width.length
+            texts = _told(book, row)
+            high = 18 + sum(book.high(text, flow.wide - 8) for text in texts) + 3
+            flow.need(high + (16 if cut_width != width else 0))
+            if cut_width != width or book.y == flow.top:
+                # Parts of one setting stand together.
+                book.canvas.text(flow.x, book.y, f"at {book.write(cut_width)}", TYPE, "start", "ink", True)
+                book.canvas.polyline([(flow.x + 70, book.y), (flow.x + flow.wide, book.y)], "line", 0.8, False)
+                book.y += 16
+                width = cut_width
+            _write_row(book, flow, row, texts)
+    flow.end()
 
 
-def _keep(book: Pages, plan: Plan, sheet: CutSheet, rest: Board) -> str:
-    size = f"{book.write(Length(rest.length))} × {book.write(Length(rest.width))}"
-    return f"Keep {cuts_of(plan, sheet).name_of(rest)}: {size}"
+def _heads(book: Pages, flow: Flow | None) -> None:
+    columns = 2 if book.wide > 480 else 1
+    wide = (book.wide - (columns - 1) * 20.0) / columns
+    for i in range(columns):
+        right = EDGE + i * (wide + 20.0) + wide
+        for k, text in enumerate(_TICKS):
+            book.canvas.text(right - 71 + k * 29, book.y, text, 8.5, "middle", "ink", False)
+        book.canvas.text(right - 112, book.y, "as cut", 8.5, "middle", "ink", False)
+    book.y += 13
 
 
-def _cuts(
-    book: Pages, cuts: Sequence[tuple[int, SawCut]], names: Sequence[str], keep: Callable[[Board], bool], notes: Sequence[str],
-    title: str,
-) -> None:  # fmt: skip
-    x = book.width - EDGE - 185
-    book.heading(x, "Cuts, in order")
-    lines = [_cut_words(book, n, cut, names, keep) for n, cut in cuts]
-    for text in (*lines, *notes):
-        if book.y + 24 > book.height - EDGE:
-            book.start(f"{title}, cuts continued")
-            x = EDGE
-        book.words(x, text, 185 if x > EDGE else book.width - 2 * EDGE, 8.5)
+def _told(book: Pages, row: _Row) -> list[str]:
+    part = row.parts[0]
+    named: dict[str, list[str]] = {}
+    for each in row.parts:
+        named.setdefault(each.name, []).append(each.code + (f" ×{each.count}" if each.count > 1 else ""))
+    told = [f"{', '.join(codes)} {name}" for name, codes in named.items()]
+    if part.bands:
+        told.append(
+            f"finished {book.write(part.length.length)} × {book.write(part.width.length)}, banded {edges(part)}"
+        )
+    if part.grain is not Grain.LENGTH:
+        told.append(f"grain {grain(part)}")
+    return ["; ".join(told)]
 
 
-def _cut_words(book: Pages, number: int, cut: SawCut, names: Sequence[str], keep: Callable[[Board], bool]) -> str:
-    return f"{number}. {line_words(cut, names, book.write, keep)}"
+def _write_row(book: Pages, flow: Flow, row: _Row, texts: Sequence[str]) -> None:
+    part, x, right = row.parts[0], flow.x, flow.x + flow.wide
+    size = f"{book.write(part.cut_length.length)} × {book.write(part.cut_width.length)}"
+    book.canvas.text(x, book.y, f"{row.count} ×", 12, "start", "ink", False)
+    at = x + width_of(f"{row.count} ×", 12, False) + 6
+    book.canvas.text(at, book.y, size, _CUT, "start", "ink", True)
+    end = at + width_of(size, _CUT, True) + 8
+    book.blank(end, book.y, max(20.0, right - 92 - end))
+    for k in range(len(_TICKS)):
+        wanted = (True, bool(part.machining), bool(part.bands))[k]
+        if wanted:
+            book.tick(right - 71 + k * 29 - 5.5, book.y)
+    book.y += 17
+    for text in texts:
+        book.words(x + 8, text, flow.wide - 8)
+    book.y += 3
 
 
-def fence_list_pages(book: Pages, plans: Mapping[str, Plan]) -> None:
+# All sheets at one setting
+
+
+def _fence_list(book: Pages, plans: Mapping[str, Plan]) -> None:
     """Every setting of a kind of sheet in the order of work, with what is cut at it."""
-    title = "Fence list"
-    book.start(title, "What is set, in the order of work, until something else is set; strips by sheet and name.")
+
+    def begin() -> None:
+        book.start(
+            Chapter.SHEETS,
+            "Every setting",
+            "",
+            "Set once, for all sheets, until something else is set: the cut's number, the strip by sheet and name, what it gives.",
+        )
+
+    started = False
     for code, plan in plans.items():
         rows = fence_rows(book.made, code, plan)
-        book.room_for(60, title)
-        book.heading(EDGE, f"{book.made.project.rack.sheet_goods(code).name}: {len(rows)} settings for all sheets")
+        if not rows:
+            continue
+        if not started or book.y + 90 > book.bottom:
+            begin()
+            started = True
+        count = f"{len(rows)} settings for all sheets" if len(rows) > 1 else "one setting"
+        book.heading(EDGE, f"{book.made.project.rack.sheet_goods(code).name}: {count}")
+        flow = book.flow(max(1, int(book.wide // 250)), begin)
+        room = flow.wide - _SET
         for row in rows:
-            book.room_for(30, title)
-            book.words(EDGE, row.words(book.write), book.width - 2 * EDGE, 9.5)
-        book.y += 6
+            text = "; ".join(row.short())
+            flow.need(book.high(text, room) + 3)
+            book.tick(flow.x, book.y, side=10.0)
+            book.canvas.text(flow.x + 15, book.y, row.by_words, 10, "start", "ink", False)
+            book.canvas.text(flow.x + _SET - 8, book.y, book.write(Length(row.setting)), 13.0, "end", "ink", True)
+            book.words(flow.x + _SET, text, room)
+            book.y += 3
+        flow.end()
+        book.y += 8
 
 
-def store_page(book: Pages, plans: Mapping[str, Plan]) -> None:
+def _store(book: Pages, plans: Mapping[str, Plan]) -> None:
     """The rough cuts the store is asked for, where it makes the first ones."""
     lines = store_lines(book.made, plans)
     if not lines:
         return
-    title = "Cuts at the store"
-    book.start(
-        title, "Ask for these; they are over size and trued up at home. Check each piece before it leaves the saw."
-    )
+
+    def begin() -> None:
+        book.start(
+            Chapter.SHEETS,
+            "Cuts at the store",
+            "",
+            "They are over size and trued up at home. Check each piece before it leaves the saw.",
+        )
+
+    begin()
     for line in lines:
-        book.room_for(16, title)
-        book.words(EDGE, line, book.width - 2 * EDGE, 11)
+        if book.y + book.high(line, book.wide - 20, 12.5) > book.bottom:
+            begin()
+        book.tick(EDGE, book.y)
+        book.words(EDGE + 20, line, book.wide - 20, 12.5)
+        book.y += 4
+
+
+# Boards
+
+
+def _boards(book: Pages) -> None:
+    """Which part is cut from which board."""
+    plans = board_plans(book.made)
+    if not plans:
+        return
+
+    def begin() -> None:
+        under = (
+            "Rip the strips, then cut the longest first; an inch (25 mm) is off each end, and a kerf between two parts."
+        )
+        book.start(Chapter.BOARDS, "Boards", "", under)
+
+    begin()
+    for goods, plan in plans:
+        if book.y + 70 > book.bottom:
+            begin()
+        proven = ": no plan takes less length of board" if plan.proven else ""
+        book.heading(EDGE, f"{goods.name}{proven}")
+        view = board_view(goods, plan, book.made.units, book.made.project.rack.saw.kerf.ticks)
+        high = min(26.0 * sum(len(board.strips) + 1 for board in plan.boards), 230.0)
+        if book.y + high > book.bottom:
+            begin()
+        book.draw(view, (EDGE, book.y, book.width - EDGE, book.y + high))
+        book.y += high + 8
+        flow = book.flow(2, begin)
+        for number, board in enumerate(plan.boards, start=1):
+            rows = rip_words(number, board, plan, book.write, goods.extra_width, goods.extra_length)
+            for i, text in enumerate(rows):
+                flow.need(book.high(text.strip(), flow.wide - 18))
+                book.tick(flow.x + (0 if i == 0 else 8), book.y, side=BOARD_BOX)
+                book.words(flow.x + (18 if i == 0 else 26), text.strip(), flow.wide - (18 if i == 0 else 26))
+            book.y += 3
+        flow.end()
+        book.y += 8
+
+
+#: The box beside a board, and beside each of its strips.
+BOARD_BOX = 10.5

@@ -39,6 +39,19 @@ class FenceRow:
         """Return the row as a line."""
         return f"{_BY[self.by].capitalize()} at {write(Length(self.setting))}: {'; '.join(self.each())}"
 
+    @property
+    def by_words(self) -> str:
+        """What is set, in a word."""
+        return _BY[self.by]
+
+    def short(self) -> list[str]:
+        """Return every cut at it as short as can be: its number, its strip, what it gives."""
+        found = []
+        for number, n, cut, gives in self.cuts:
+            strip = f"{number}.{cut.strip}" if cut.strip else f"sheet {number}"
+            found.append(f"{n} {strip}" + (f": {gives}" if gives else f", {kind_words(cut).lower()}"))
+        return found
+
     def each(self) -> list[str]:
         """Return every cut at it in a few words, its strip by sheet and name."""
         found = []

@@ -5,6 +5,7 @@ from __future__ import annotations
 
 import io
 from collections.abc import Sequence
+from functools import lru_cache
 from importlib.resources import files
 
 from reportlab.lib.colors import HexColor
@@ -16,8 +17,10 @@ from ..drawing.fractions_set import runs
 from ..drawing.palette import PRINT
 from ..drawing.shapes import Point
 
-_FRACTION_SIZE = 0.62
-_RAISED = 0.32
+#: A fraction's digits, as a share of the words' type, and how far the upper ones are raised.
+_FRACTION_SIZE, _RAISED = 0.7, 0.3
+#: The space between a whole number and its fraction, and its size as a share of the words' type.
+_THIN, _THIN_SIZE = "\u2009", 0.6
 
 
 def _register() -> None:
@@ -32,6 +35,32 @@ def _register() -> None:
         pdfmetrics.registerFont(TTFont(name, str(folder / f"{file}.ttf")))
 
 
+def pieces_of(text: str, size: float, bold: bool) -> list[tuple[str, str, float, float]]:
+    """Return pieces of words with font, size and how far they are raised."""
+    _register()
+    font = "Barlow-Bold" if bold else "Barlow"
+    heavier = "Barlow-Bold" if bold else "Barlow-Medium"
+    pieces = []
+    for run, is_fraction in runs(text):
+        if not is_fraction:
+            pieces.append((run.rstrip(_THIN), font, size, 0.0))
+            if run.endswith(_THIN):
+                # The typeface has no thin space: a common one, smaller.
+                pieces.append((" ", font, size * _THIN_SIZE, 0.0))
+            continue
+        upper, lower = run.split("/")
+        pieces.append((upper, heavier, size * _FRACTION_SIZE, size * _RAISED))
+        pieces.append(("\u2044", font, size * 0.9, 0.0))
+        pieces.append((lower, heavier, size * _FRACTION_SIZE, 0.0))
+    return pieces
+
+
+@lru_cache(maxsize=20000)
+def width_of(text: str, size: float, bold: bool) -> float:
+    """Return how wide words are, in points."""
+    return sum(pdfmetrics.stringWidth(run, font, at) for run, font, at, _ in pieces_of(text, size, bold))
+
+
 class PdfCanvas:
     """A PDF being written; measured in points from the page's top left corner.
 
@@ -41,6 +70,7 @@ class PdfCanvas:
     """
 
     typed_over = False
+    numbers = 11.0
 
     def __init__(self, size: Point, title: str) -> None:
         _register()
@@ -51,10 +81,27 @@ class PdfCanvas:
         self._pdf.setCreator("Able Box")
         self._pdf.setLineJoin(1)
 
-    def next_page(self) -> None:
-        """End the page and start another."""
+    def next_page(self, size: Point | None = None) -> None:
+        """End the page and start another, of another size if one is given."""
         self._pdf.showPage()
         self._pdf.setLineJoin(1)
+        if size is not None:
+            self.resize(size)
+
+    def resize(self, size: Point) -> None:
+        """Let the page at hand have another size."""
+        self.size = size
+        self._pdf.setPageSize(size)
+
+    def mark(self, key: str, title: str, level: int) -> None:
+        """Note the page at hand in the outline, and as where links lead to."""
+        self._pdf.bookmarkPage(key)
+        self._pdf.addOutlineEntry(title, key, level, closed=level > 0)
+
+    def link(self, box: tuple[float, float, float, float], key: str) -> None:
+        """Let a rectangle (left, top, right, lower) lead to a page that is marked."""
+        left, top, right, low = box
+        self._pdf.linkRect("", key, (left, self._y(low), right, self._y(top)), thickness=0)
 
     def finish(self) -> bytes:
         """Return the whole document."""
@@ -101,24 +148,9 @@ class PdfCanvas:
             self._pdf.setFillColor(HexColor(PRINT[fill]))
         self._pdf.circle(x, self._y(y), radius, stroke=1 if line else 0, fill=1 if fill else 0)
 
-    def _runs(self, text: str, size: float, bold: bool) -> list[tuple[str, str, float, float]]:
-        """Return pieces of words with font, size and how far they are raised."""
-        font = "Barlow-Bold" if bold else "Barlow"
-        heavier = "Barlow-Bold" if bold else "Barlow-Medium"
-        pieces = []
-        for run, is_fraction in runs(text):
-            if not is_fraction:
-                pieces.append((run, font, size, 0.0))
-                continue
-            upper, lower = run.split("/")
-            pieces.append((upper, heavier, size * _FRACTION_SIZE, size * _RAISED))
-            pieces.append(("\u2044", font, size * 0.9, 0.0))
-            pieces.append((lower, heavier, size * _FRACTION_SIZE, 0.0))
-        return pieces
-
     def text_width(self, text: str, size: float, bold: bool) -> float:
         """Return how wide words are."""
-        return sum(pdfmetrics.stringWidth(run, font, at) for run, font, at, _ in self._runs(text, size, bold))
+        return width_of(text, size, bold)
 
     def text(self, x: float, y: float, text: str, size: float, anchor: str, colour: str, bold: bool) -> None:
         """Write words, ``y`` at the middle of their height."""
@@ -128,7 +160,7 @@ class PdfCanvas:
 
     def _write(self, left: float, base: float, text: str, size: float, colour: str, bold: bool) -> None:
         self._pdf.setFillColor(HexColor(PRINT[colour]))
-        for run, font, at, raised in self._runs(text, size, bold):
+        for run, font, at, raised in pieces_of(text, size, bold):
             self._pdf.setFont(font, at)
             self._pdf.drawString(left, base + raised, run)
             left += pdfmetrics.stringWidth(run, font, at)

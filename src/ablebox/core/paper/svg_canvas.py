@@ -23,6 +23,7 @@ class SvgCanvas:
     """
 
     typed_over = False
+    numbers = 11.0
 
     def __init__(self, size: Point) -> None:
         self.size = size
