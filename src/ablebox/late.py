@@ -43,6 +43,7 @@ class Late(Enum):
     BOOK = ("cli.book", "cli")
     TEMPLATES_COMMAND = ("cli.templates", "cli")
     LABELS_COMMAND = ("cli.labels", "cli")
+    EXPORT = ("cli.export", "cli")
     METER = ("cli.meter", "cli")
     DEMO = ("cli.demo", "cli")
 

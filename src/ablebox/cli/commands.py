@@ -24,6 +24,7 @@ _COMMANDS = (
     "book",
     "templates",
     "labels",
+    "export",
     "meter",
     "demo",
 )

@@ -14,7 +14,7 @@ from .shapes import Area, Drawing, Label
 _ABOVE = 70.0
 
 
-def board_view(goods: BoardGoods, plan: RipPlan, units: Units, kerf: int) -> Drawing:
+def board_view(goods: BoardGoods, plan: RipPlan, units: Units, kerf: int, only: int = 0) -> Drawing:
     """Return all boards of one kind.
 
     Args:
@@ -22,12 +22,15 @@ def board_view(goods: BoardGoods, plan: RipPlan, units: Units, kerf: int) -> Dra
         plan: what is cut from which board.
         units: how sizes are written.
         kerf: width of a cut, in ticks.
+        only: number of the only board that is drawn, from 1; 0 for all.
     """
     drawing = Drawing(f"boards of {goods.name}")
     low = 0.0
     # Nothing to be seen: keeps the words above the first board on the drawing.
     drawing.add(Area(0, 0, 1, 1, "", ""))
     for number, board in enumerate(plan.boards, start=1):
+        if only not in (0, number):
+            continue
         low -= board.plank.width / TICKS_PER_MM + _ABOVE
         _board(drawing, number, board, low, units, kerf, plan)
     return drawing

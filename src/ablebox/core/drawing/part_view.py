@@ -20,7 +20,7 @@ from .shapes import Area, Circle, Dimension, Drawing, Label, Path, Shape
 _DIMENSIONED = (CutKind.DADO, CutKind.GROOVE, CutKind.RABBET, CutKind.WINDOW)
 
 
-class _Bench:
+class Lying:
     """Where the part's edges lie on the drawing: length to the right, width up or down.
 
     Seen from its upper face, a part shows its low edge (front, bottom or left) below or above,
@@ -37,14 +37,28 @@ class _Bench:
         self.below, self.above = (high, low) if self.flipped else (low, high)
 
     def xs(self, stretch: Stretch) -> tuple[float, float]:
+        """Return from where to where a stretch lies along the drawing."""
         return self._range(stretch, self.length, stretch.edge is self.right)
 
     def ys(self, stretch: Stretch) -> tuple[float, float]:
+        """Return from where to where a stretch lies across the drawing."""
         return self._range(stretch, self.width, stretch.edge is self.above)
 
     def point(self, along: float, across: float) -> tuple[float, float]:
         """Return where a point of the part lies, given from its corner along its length and its width."""
         return along, self.width - across if self.flipped else across
+
+    def centres(self, row: HoleRow) -> list[tuple[float, float]]:
+        """Return where the holes of a row lie."""
+        found = []
+        for at in row.at:
+            if row.edge is self.left or row.edge is self.right:
+                y, _ = self.ys(row.across)
+                found.append((self.length - at.mm if row.edge is self.right else at.mm, y))
+            else:
+                x, _ = self.xs(row.across)
+                found.append((x, self.width - at.mm if row.edge is self.above else at.mm))
+        return found
 
     @staticmethod
     def _range(stretch: Stretch, size: float, from_far: bool) -> tuple[float, float]:
@@ -55,7 +69,7 @@ class _Bench:
 
 def part_view(part: Part, units: Units) -> Drawing:
     """Return a part lying with its length to the right."""
-    bench = _Bench(part)
+    bench = Lying(part)
     drawing = Drawing(f"{part.code} {part.name}")
     pattern = {Grain.LENGTH: "grain-x", Grain.WIDTH: "grain-y", Grain.ANY: ""}[part.grain]
     if part.outline:
@@ -101,7 +115,7 @@ def _clear_of(drawing: Drawing, length: float) -> float:
     return max(places, key=lambda place: min((abs(place - x) for x in lines), default=length))
 
 
-def _slot(drawing: Drawing, bench: _Bench, slot: Slot) -> None:
+def _slot(drawing: Drawing, bench: Lying, slot: Slot) -> None:
     if slot.in_edge:
         _in_edge(drawing, bench, slot)
         return
@@ -115,7 +129,7 @@ def _slot(drawing: Drawing, bench: _Bench, slot: Slot) -> None:
         drawing.add(Area(x0, y0, x1 - x0, y1 - y0, "wood-edge", "ink", 1.0))
 
 
-def _in_edge(drawing: Drawing, bench: _Bench, slot: Slot) -> None:
+def _in_edge(drawing: Drawing, bench: Lying, slot: Slot) -> None:
     """What is cut into an edge is hidden in the wood: a broken outline, and a mark along the edge."""
     deep = slot.depth.mm
     if slot.face in (bench.below, bench.above):
@@ -132,7 +146,7 @@ def _in_edge(drawing: Drawing, bench: _Bench, slot: Slot) -> None:
     )
 
 
-def _tongue(drawing: Drawing, bench: _Bench, slot: Slot) -> None:
+def _tongue(drawing: Drawing, bench: Lying, slot: Slot) -> None:
     """A tongue is thinner than its part, and what is taken off its edges is gone."""
     x0, x1 = bench.xs(slot.along)
     drawing.add(Area(x0, 0, x1 - x0, bench.width, "wood-edge", "ink", 1.0))
@@ -142,14 +156,8 @@ def _tongue(drawing: Drawing, bench: _Bench, slot: Slot) -> None:
             drawing.add(Area(x0, y, x1 - x0, size.mm, "card", "ink", 1.0, "hatch"))
 
 
-def _holes(drawing: Drawing, bench: _Bench, row: HoleRow) -> None:
-    for at in row.at:
-        if row.edge is bench.left or row.edge is bench.right:
-            y, _ = bench.ys(row.across)
-            x = bench.length - at.mm if row.edge is bench.right else at.mm
-        else:
-            x, _ = bench.xs(row.across)
-            y = bench.width - at.mm if row.edge is bench.above else at.mm
+def _holes(drawing: Drawing, bench: Lying, row: HoleRow) -> None:
+    for x, y in bench.centres(row):
         drawing.add(Circle(x, y, row.diameter.mm / 2, "card", "ink", 1.1))
         if row.toward is not None:
             ends = {
@@ -161,7 +169,7 @@ def _holes(drawing: Drawing, bench: _Bench, row: HoleRow) -> None:
             drawing.add(Path(((x, y), ends[row.toward]), "ink", 1.6))
 
 
-def _band(drawing: Drawing, bench: _Bench, edge: Face, run: float) -> None:
+def _band(drawing: Drawing, bench: Lying, edge: Face, run: float) -> None:
     """A banded edge is drawn thick; where a notch shortens it, it ends at the far end."""
     if edge in (bench.below, bench.above):
         y = 0.0 if edge is bench.below else bench.width
@@ -171,14 +179,14 @@ def _band(drawing: Drawing, bench: _Bench, edge: Face, run: float) -> None:
         drawing.add(Path(((x, 0.0), (x, bench.width)), "select", 2.6))
 
 
-def _band_aslant(drawing: Drawing, bench: _Bench, part: Part) -> None:
+def _band_aslant(drawing: Drawing, bench: Lying, part: Part) -> None:
     """A band on the slanting edges of a form."""
     for (a0, b0), (a1, b1) in zip(part.outline, [*part.outline[1:], part.outline[0]], strict=True):
         if a0 != a1 and b0 != b1:
             drawing.add(Path((bench.point(a0.mm, b0.mm), bench.point(a1.mm, b1.mm)), "select", 2.6))
 
 
-def _positions(drawing: Drawing, bench: _Bench, part: Part, units: Units) -> None:
+def _positions(drawing: Drawing, bench: Lying, part: Part, units: Units) -> None:
     """The positions a fence or a stop is set to: from the edge to each slot and to the first hole."""
     below, beside = -1.3, 1.3
     for item in part.machining:

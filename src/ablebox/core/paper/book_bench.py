@@ -76,7 +76,7 @@ def bench_pages(book: Pages) -> None:
     groups: list[tuple[list[str], CaseSteps, list[Told]]] = []
     for case in bench.cases:
         mine = bench.at_bench(case.letter)
-        if not mine.steps:
+        if not mine.steps or not book.shows(case.letter):
             continue
         told = [_told(book, words, case.letter, step, n) for n, step in enumerate(mine.steps, start=1)]
         key = [each.plain(case.letter) for each in told]

@@ -21,8 +21,8 @@ def buy_pages(book: Pages) -> None:
         book.words(EDGE, "Nothing is to be bought.", book.wide)
     wide = book.wide
     columns = (
-        Column("", 0, "tick"), Column("how many", 62, "end", bold=True, size=12), Column("what", 74, wide=wide * 0.44),
-        Column("sold as", 84 + wide * 0.44, wide=wide * 0.2), Column("step", 84 + wide * 0.7, "end"), Column("how far", 96 + wide * 0.7, wide=wide * 0.12),
+        Column("", 0, "tick"), Column("how many", 88, "end", bold=True, size=12), Column("what", 100, wide=wide * 0.40),
+        Column("sold as", 106 + wide * 0.40, wide=wide * 0.2), Column("step", 106 + wide * 0.67, "end"), Column("how far", 114 + wide * 0.67, wide=wide * 0.12),
     )  # fmt: skip
     table = [
         (

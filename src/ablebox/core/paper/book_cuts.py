@@ -8,7 +8,7 @@ from dataclasses import dataclass
 
 from ..cuts.plan import Plan
 from ..drawing.board_view import board_view
-from ..lengths import Length
+from ..lengths import TICKS_PER_MM, Length
 from ..parts.listing import Part
 from ..parts.words import edges, grain
 from ..shop.boards import board_plans
@@ -235,12 +235,17 @@ def _boards(book: Pages) -> None:
             begin()
         proven = ": no plan takes less length of board" if plan.proven else ""
         book.heading(EDGE, f"{goods.name}{proven}")
-        view = board_view(goods, plan, book.made.units, book.made.project.rack.saw.kerf.ticks)
-        high = min(26.0 * sum(len(board.strips) + 1 for board in plan.boards), 230.0)
-        if book.y + high > book.bottom:
-            begin()
-        book.draw(view, (EDGE, book.y, book.width - EDGE, book.y + high))
-        book.y += high + 8
+        kerf = book.made.project.rack.saw.kerf.ticks
+        long = max(board.plank.length for board in plan.boards) / TICKS_PER_MM
+        scale = book.wide / long
+        for number, board in enumerate(plan.boards, start=1):
+            view = board_view(goods, plan, book.made.units, kerf, number)
+            high = max(board.plank.width / TICKS_PER_MM * scale, 12.0) + 24
+            if book.y + high > book.bottom:
+                begin()
+            book.draw(view, (EDGE, book.y, EDGE + board.plank.length / TICKS_PER_MM * scale + 8, book.y + high), scale)
+            book.y += high
+        book.y += 10
         flow = book.flow(2, begin)
         for number, board in enumerate(plan.boards, start=1):
             rows = rip_words(number, board, plan, book.write, goods.extra_width, goods.extra_length)

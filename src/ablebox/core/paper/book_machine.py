@@ -72,7 +72,7 @@ def drawn(book: Pages) -> list[Drawn]:
     found: list[Drawn] = []
     by_key: dict[object, Drawn] = {}
     for part in book.made.parts:
-        if not part.machining:
+        if not part.machining or not book.shows(part.case):
             continue
         view = part_view(part, book.made.units)
         told = (tuple(lines(part.machining, book.made.units)), part.goods.code, part.grain, part.width.length)

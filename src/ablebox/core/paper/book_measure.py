@@ -77,7 +77,7 @@ def _cases(book: Pages) -> None:
     begin()
     top = book.y
     each = (book.bottom - top) / 2 if book.height > book.width else book.bottom - top
-    for case, _ in book.made.built:
+    for case, _ in (row for row in book.made.built if book.shows(row[0].letter)):
         if book.y + each > book.bottom + 2:
             begin()
         start = book.y

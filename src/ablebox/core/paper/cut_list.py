@@ -10,7 +10,7 @@ from ..parts.words import edges, grain, lines
 from ..shop.made import Made
 
 
-def _cell(text: object) -> str:
+def cell(text: object) -> str:
     """Return the text of a cell that no spreadsheet takes for a sum: what begins like one gets an apostrophe before it."""
     words = str(text)
     return f"'{words}" if words[:1] in ("=", "+", "-", "@", "\t", "\r") else words
@@ -45,9 +45,9 @@ def as_csv(made: Made) -> str:
             [
                 part.code,
                 part.case,
-                _cell(part.name),
+                cell(part.name),
                 part.count,
-                _cell(part.goods.name),
+                cell(part.goods.name),
                 write(part.length.length),
                 write(part.width.length),
                 write(part.thickness.length),
@@ -55,7 +55,7 @@ def as_csv(made: Made) -> str:
                 write(part.cut_width.length),
                 part.grain.value,
                 part.hand.value,
-                _cell(edges(part)),
+                cell(edges(part)),
                 "; ".join(lines(part.machining, made.units)),
             ]
         )

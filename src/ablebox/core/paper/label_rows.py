@@ -1,8 +1,8 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
 """What labels tell: of every single piece in the order in which it comes off the saw, and of every offcut that is kept.
 
-A piece tells its code and name, its cut size, its grain, how it lay if it was turned, its banded edges, its case, and the
-sheet and strip it comes from.
+A piece tells its code and name, its cut size and the finished one where that differs, its face and hand, its bands, what is machined next,
+its case, the sheet and strip it comes from, and its grain.
 """
 
 from __future__ import annotations
@@ -15,6 +15,8 @@ from ..cuts.saw_cut import Given
 from ..jigs.blocks import JIG
 from ..lengths import Length
 from ..parts.listing import Part
+from ..parts.machining import HoleRow
+from ..parts.slots import Slot
 from ..parts.words import edges, grain
 from ..project.placed import FILLER, LOOSE, STRIP
 from ..shop.batches import in_order
@@ -24,9 +26,6 @@ from ..shop.on_sheets import pieces_in
 from ..shop.rests import kept
 from ..stock import SheetGoods
 
-#: A line of a label: words, points, whether bold, colour.
-Line = tuple[str, float, bool, str]
-
 
 @dataclass(frozen=True, slots=True)
 class LabelRow:
@@ -34,13 +33,23 @@ class LabelRow:
 
     Args:
         scanned: what its code to be scanned says.
-        lines: its lines, from above.
+        code: of the piece, or what the offcut is called.
+        name: what it is.
+        size: as it is sawn, in large type.
+        also: further lines, what is needed first first; a label tells as many as it has room for.
         new: whether it is of a piece that stands on no paper yet.
+        part: the part; ``None`` for an offcut.
+        turned: whether it lay turned on its sheet.
     """
 
     scanned: str
-    lines: tuple[Line, ...]
+    code: str
+    name: str
+    size: str
+    also: tuple[str, ...]
     new: bool
+    part: Part | None = None
+    turned: bool = False
 
 
 def label_rows(made: Made, plans: Mapping[str, Plan]) -> Iterator[LabelRow]:
@@ -75,26 +84,36 @@ def _of_piece(made: Made, part: Part, piece: str, source: str, turned: bool) -> 
     new = bool(made.project.given) and number > made.project.given.get(part.code, 0)
     cut = f"{write(part.cut_length.length)} × {write(part.cut_width.length, True)}"
     size = f"{write(part.length.length)} × {write(part.width.length, True)}"
-    lies = f"grain {grain(part)}" + (", lay turned" if turned else "")
-    lines: list[Line] = [
-        (piece, 15.0, True, "ink"),
-        (f"{part.name} · new" if new else part.name, 9.0, True, "ink"),
-        (f"cut {cut}", 10.0, False, "ink"),
-        (f"{lies} · {f'banded {edges(part)}: {size}' if part.bands else 'no bands'}", 7.0, False, "quiet"),
-        (source if part.case in (LOOSE, FILLER, STRIP, JIG) else f"case {part.case} · {source}", 7.0, False, "quiet"),
+    case = "" if part.case in (LOOSE, FILLER, STRIP, JIG) else f"case {part.case}, "
+    face = f"{part.bench_face.words} face up"
+    lies = [
+        f"{part.hand.value.upper()} HAND" if part.hand.value else "",
+        face,
+        f"banded {edges(part)}" if part.bands else "",
     ]
-    return LabelRow(f"{piece} {part.name} {size}", tuple(lines), new)
+    also = [
+        f"finished {size}" if part.bands else "",
+        ", ".join(each for each in lies if each),
+        f"next: {_next(part)}" if part.machining or part.bands else "next: fit",
+        f"{case}{source}",
+        f"grain {grain(part)}" + (", lay turned" if turned else ""),
+    ]
+    name = f"{part.name}, new" if new else part.name
+    return LabelRow(
+        f"{piece} {cut}", piece, name, f"cut {cut}", tuple(each for each in also if each), new, part, turned
+    )
+
+
+def _next(part: Part) -> str:
+    """Return what is machined next, in the order of the bench: what the saw or router takes out, bands, holes."""
+    slots = [item.kind.value for item in part.machining if isinstance(item, Slot)]
+    holes = [item.use.words for item in part.machining if isinstance(item, HoleRow)]
+    return ", ".join(dict.fromkeys([*slots, *(["bands"] if part.bands else []), *holes]))
 
 
 def _of_offcut(made: Made, goods: SheetGoods, given: Given, number: int) -> LabelRow:
     write, rest = made.units.write, given.board
     size = f"{write(Length(rest.length))} × {write(Length(rest.width), True)}"
     thick = f"{write(goods.thickness)} thick" + (", grain along the first size" if goods.grained else "")
-    lines = (
-        (f"offcut {given.strip}", 13.0, True, "settled"),
-        (goods.name, 9.0, True, "ink"),
-        (size, 10.0, False, "ink"),
-        (thick, 7.0, False, "quiet"),
-        (f"to the rack · from sheet {number}", 7.0, False, "quiet"),
-    )
-    return LabelRow(f"offcut {goods.name} {size}", lines, False)
+    also = (thick, f"to the rack, from sheet {number}")
+    return LabelRow(f"offcut {goods.name} {size}", f"offcut {given.strip}", goods.name, size, also, False)

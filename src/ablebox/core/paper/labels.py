@@ -1,110 +1,157 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
 """Labels for every single piece, on label sheets that are sold everywhere.
 
-What each tells stands in ``label_rows``; it carries a code to be scanned (QR, ISO/IEC 18004, made by segno). Letter: 30 of 2 5/8 x 1 in; A4: 24 of 70 x 37 mm (common practice).
+What each tells stands in ``label_rows``; beside it a small picture of the piece as it lies: the front edge thick, an arrow up, banded
+edges dotted, its grain; and a code to be scanned (QR, ISO/IEC 18004, made by segno).
 """
 
 from __future__ import annotations
 
-from collections.abc import Mapping
-from dataclasses import dataclass
+from collections.abc import Collection, Mapping
 
 import segno
 
+from ..assembly.part import Face
 from ..cuts.plan import Plan
+from ..drawing.part_view import Lying
+from ..drawing.replay import Canvas
+from ..parts.listing import Part
 from ..shop.made import Made
-from ..units import System
-from .label_rows import Line, label_rows
-from .pdf_canvas import PdfCanvas
+from ..stock import Grain
+from .label_rows import LabelRow, label_rows
+from .label_sheet import LabelSheet, label_sheet
+from .pages import cut_to, pdf_of
+from .paper_size import Paper, usual_paper
+from .pdf_canvas import width_of
+from .recorded import Page, Recorder
 
-_MM = 72 / 25.4
-
-
-@dataclass(frozen=True, slots=True)
-class LabelSheet:
-    """A sheet of labels, measured in points.
-
-    Args:
-        page: width and height.
-        across: labels beside each other.
-        down: labels below each other.
-        size: of a label.
-        pitch: from label to label.
-        first: left upper corner of the first.
-    """
-
-    page: tuple[float, float]
-    across: int
-    down: int
-    size: tuple[float, float]
-    pitch: tuple[float, float]
-    first: tuple[float, float]
-
-    @property
-    def count(self) -> int:
-        """How many labels it has."""
-        return self.across * self.down
-
-    def corner(self, number: int) -> tuple[float, float]:
-        """Return the left upper corner of a label, counted from 0, row by row."""
-        row, column = divmod(number, self.across)
-        return self.first[0] + column * self.pitch[0], self.first[1] + row * self.pitch[1]
+#: Room inside the edge of a label, and how much of it picture and code take at most, in points and as a share of its width.
+_INSIDE, _SHARE = 5.5, 0.3
+#: Type of the code, of the cut size and of all else on the least label, in points.
+_CODE, _SIZE, _ELSE = 15.5, 11.5, 8.0
 
 
-LETTER_30 = LabelSheet((612, 792), 3, 10, (189, 72), (198, 72), (13.5, 36))
-A4_24 = LabelSheet((595.28, 841.89), 3, 8, (70 * _MM, 37 * _MM), (70 * _MM, 37 * _MM), (0, 0.5 * _MM))
-
-
-def label_sheet(made: Made) -> LabelSheet:
-    """Return the label sheet usual where the units are used."""
-    return LETTER_30 if made.units.system is System.INCH else A4_24
-
-
-def labels(made: Made, plans: Mapping[str, Plan], skip: int = 0, only_new: bool = False) -> bytes:
-    """Return the labels of all pieces and kept offcuts as PDF, in the order in which they come off the saw.
+def label_pages(
+    made: Made, plans: Mapping[str, Plan], sheet: LabelSheet | None = None, skip: int = 0, only_new: bool = False, only: Collection[str] = (),
+) -> list[Page]:  # fmt: skip
+    """Return the labels of all pieces and kept offcuts, in the order in which they come off the saw.
 
     Args:
         made: what was made.
         plans: the cut plans, by code of the stock.
+        sheet: the sheet of labels; the usual one if not given.
         skip: labels already used on the first sheet.
         only_new: whether only pieces get one that are on no paper yet.
+        only: codes of pieces, or of parts, that get one; empty for all.
     """
-    sheet = label_sheet(made)
-    canvas = PdfCanvas(sheet.page, f"{made.project.name}: labels")
+    sheet = sheet or label_sheet(made.project.paper.labels, usual_paper("", made.units.system))
     rows = [row for row in label_rows(made, plans) if row.new or not only_new]
+    if only:
+        rows = [row for row in rows if row.code in only or row.code.partition(".")[0] in only]
+    pages = [Page(sheet.on.size, "labels", f"Labels, sheet 1: {sheet.name}")]
     if not rows:
-        canvas.text(
-            sheet.page[0] / 2,
-            sheet.page[1] / 2,
-            "no new pieces" if only_new else "nothing to cut",
-            12,
-            "middle",
-            "quiet",
-            False,
+        wide, high = sheet.on.size
+        Recorder(pages[0]).text(
+            wide / 2, high / 2, "no new pieces" if only_new else "nothing to cut", 12, "middle", "quiet", False
         )
     for at, row in enumerate(rows, start=skip % sheet.count):
         if at and at % sheet.count == 0:
-            canvas.next_page()
-        _label(canvas, sheet, sheet.corner(at % sheet.count), row.scanned, row.lines)
-    return canvas.finish()
+            pages.append(Page(sheet.on.size, "labels", f"Labels, sheet {len(pages) + 1}: {sheet.name}"))
+        _label(Recorder(pages[-1]), sheet, sheet.corner(at % sheet.count), row)
+    return pages
 
 
-def _label(
-    canvas: PdfCanvas, sheet: LabelSheet, corner: tuple[float, float], scanned: str, lines: tuple[Line, ...]
-) -> None:
+def labels(
+    made: Made, plans: Mapping[str, Plan], skip: int = 0, only_new: bool = False, sheet: LabelSheet | None = None, only: Collection[str] = (),
+) -> bytes:  # fmt: skip
+    """Return the labels as PDF; see ``label_pages``."""
+    return pdf_of(label_pages(made, plans, sheet, skip, only_new, only), f"{made.project.name}: labels")
+
+
+def printable(made: Made, on: Paper, code: str = "") -> LabelSheet:
+    """Return the sheet of labels a project is stuck with: the one named, the one it keeps, or the usual one on its paper."""
+    return label_sheet(code or made.project.paper.labels, on)
+
+
+def _label(canvas: Recorder, sheet: LabelSheet, corner: tuple[float, float], row: LabelRow) -> None:
     (x, y), (wide, high) = corner, sheet.size
-    side = min(high - 14, wide * 0.3)
-    _qr(canvas, x + wide - side - 7, y + (high - side) / 2, side, scanned)
-    room = wide - side - 20
-    at = y + 12
-    for text, points, bold, colour in lines:
-        while canvas.text_width(text, points, bold) > room and points > 5:
+    grow = min(1.6, max(1.0, high / 72.0 * 0.8, wide / 189.0 * 0.8))
+    side = min((high - 2 * _INSIDE - 3) / 2, wide * _SHARE, 62.0)
+    beside = x + wide - _INSIDE - side
+    stacked = high < 150
+    if row.part is not None:
+        _picture(canvas, (beside, y + _INSIDE, side, side), row.part)
+    top = y + _INSIDE + side + 3 if stacked or row.part is not None else y + _INSIDE
+    _qr(canvas, beside, top, side, row.scanned)
+    left, room = x + _INSIDE + 1, wide - 2 * _INSIDE - side - 7
+    rows = [(row.size, _SIZE * grow, True), *((text, _ELSE * grow, False) for text in row.also)]
+    name, points = row.name, _ELSE * grow + 0.5
+    beside_code = width_of(row.code, _CODE * grow, True) + 6
+    at, low = y + _INSIDE + _CODE * grow * 0.5, y + high - _INSIDE + 3
+    canvas.text(left, at, row.code, _CODE * grow, "start", "ink", True)
+    if beside_code + width_of(name, points, True) <= room:
+        canvas.text(left + beside_code, at + 2, name, points, "start", "ink", True)
+    else:
+        rows.insert(0, (name, points, True))
+    at += _CODE * grow * 0.5 + 1
+    for text, size, bold in rows:
+        points = size
+        while width_of(text, points, bold) > room and points > 8:
             points -= 0.5
-        canvas.text(x + 9, at, text, points, "start", colour, bold)
-        at += (high - 16) / len(lines)
+        if at + points > low:
+            break
+        at += points * 0.55
+        canvas.text(left, at, cut_to(text, points, room, bold), points, "start", "ink", bold)
+        at += points * 0.55
 
 
-def _qr(canvas: PdfCanvas, x: float, y: float, side: float, text: str) -> None:
+def _picture(canvas: Canvas, box: tuple[float, float, float, float], part: Part) -> None:
+    """Draw a piece as it lies: the front edge thick, an arrow up, bands dotted beside their edges, its grain."""
+    left, top, wide, high = box
+    lying = Lying(part)
+    scale = min((wide - 8) / lying.length, (high - 8) / lying.width)
+    # What is long and narrow is drawn wide enough to be seen.
+    dx, dy = max(lying.length * scale, 12.0), max(lying.width * scale, 12.0)
+    x, y = left + (wide - dx) / 2, top + (high - dy) / 2
+    edges = {
+        lying.below: ((x, y + dy), (x + dx, y + dy)), lying.above: ((x, y), (x + dx, y)),
+        lying.left: ((x, y), (x, y + dy)), lying.right: ((x + dx, y), (x + dx, y + dy)),
+    }  # fmt: skip
+    canvas.polygon([(x, y), (x + dx, y), (x + dx, y + dy), (x, y + dy)], "", "ink", 0.9, False)
+    for share in (0.3, 0.5, 0.7):
+        if part.grain is Grain.LENGTH:
+            canvas.polyline([(x + 3, y + dy * share), (x + dx - 3, y + dy * share)], "line", 0.6, False)
+        elif part.grain is Grain.WIDTH:
+            canvas.polyline([(x + dx * share, y + 3), (x + dx * share, y + dy - 3)], "line", 0.6, False)
+    if Face.FRONT in edges:
+        canvas.polyline(edges[Face.FRONT], "ink", 3.6, False)
+    for band in part.bands:
+        if band.edge in edges:
+            (x0, y0), (x1, y1) = edges[band.edge]
+            away = (
+                (0.0, 3.0)
+                if band.edge is lying.below
+                else (0.0, -3.0)
+                if band.edge is lying.above
+                else (-3.0, 0.0)
+                if band.edge is lying.left
+                else (3.0, 0.0)
+            )
+            canvas.polyline([(x0 + away[0], y0 + away[1]), (x1 + away[0], y1 + away[1])], "ink", 1.4, True)
+    if Face.TOP in edges:
+        (x0, y0), (x1, y1) = edges[Face.TOP]
+        tip, middle = ((x0 + x1) / 2, (y0 + y1) / 2), (x + dx / 2, y + dy / 2)
+        ex, ey = middle[0] + (tip[0] - middle[0]) * 0.75, middle[1] + (tip[1] - middle[1]) * 0.75
+        canvas.polyline([middle, (ex, ey)], "ink", 1.4, False)
+        if abs(ex - middle[0]) > abs(ey - middle[1]):
+            back = 3.0 if ex > middle[0] else -3.0
+            canvas.polyline([(ex - back, ey - 3), (ex, ey), (ex - back, ey + 3)], "ink", 1.4, False)
+        else:
+            back = 3.0 if ey > middle[1] else -3.0
+            canvas.polyline([(ex - 3, ey - back), (ex, ey), (ex + 3, ey - back)], "ink", 1.4, False)
+
+
+def _qr(canvas: Canvas, x: float, y: float, side: float, text: str) -> None:
     rows = [list(row) for row in segno.make(text, error="m", micro=False).matrix]
     dot = side / len(rows)
     for j, row in enumerate(rows):

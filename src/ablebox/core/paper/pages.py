@@ -3,7 +3,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Iterator, Mapping, Sequence
+from collections.abc import Callable, Collection, Iterator, Mapping, Sequence
 from dataclasses import dataclass
 
 from ..cuts.plan import Plan
@@ -52,11 +52,15 @@ class Pages:
         paper: the size of its pages.
         date: as it stands at the foot; empty for none.
         revision: number of the page set; 0 where nothing was printed yet.
+        cases: letters of the cases that are told one by one; empty for all.
     """
 
-    def __init__(self, made: Made, plans: Mapping[str, Plan], paper: Paper, date: str = "", revision: int = 0) -> None:
+    def __init__(
+        self, made: Made, plans: Mapping[str, Plan], paper: Paper, date: str = "", revision: int = 0, cases: Collection[str] = (),
+    ) -> None:  # fmt: skip
         self.made, self.plans, self.write = made, plans, made.units.write
         self.paper, self.date, self.revision = paper, date, revision
+        self.cases = cases
         self.width, self.height = paper.size
         self.pages: list[Page] = []
         self.y = 0.0
@@ -148,6 +152,10 @@ class Pages:
             room = self.width / 2 + 20 - width_of(told, 10, False) / 2 - EDGE - 10
             canvas.text(EDGE, at, cut_to(name, 10, room), 10, "start", "ink", False)
         return self.pages
+
+    def shows(self, letter: str) -> bool:
+        """Whether a case is among those that are told one by one; what belongs to no case is told with all of them."""
+        return not self.cases or letter in self.cases
 
     # Words
 
@@ -329,8 +337,9 @@ class Flow:
         self.book, self.columns, self.again = book, columns, again
         self.top, self.at = book.y, 0
         self.deepest = book.y
-        #: Down to where columns go on this page.
+        #: Down to where columns go on this page; the last of them down to the foot whatever is said.
         self.low = book.bottom
+        self.last_low = book.bottom
 
     @property
     def wide(self) -> float:
@@ -346,12 +355,13 @@ class Flow:
         """Go on in the next column where there is no room left for so much."""
         book = self.book
         self.deepest = max(self.deepest, book.y)
-        if book.y + height <= self.low or book.y == self.top:
+        low = self.last_low if self.at == self.columns - 1 else self.low
+        if book.y + height <= low or book.y == self.top:
             return
         self.at += 1
         if self.at == self.columns:
             self.again()
-            self.at, self.top, self.low = 0, book.y, book.bottom
+            self.at, self.top, self.low, self.last_low = 0, book.y, book.bottom, book.bottom
             self.deepest = book.y
         book.y = self.top
 
@@ -394,7 +404,8 @@ def pdf_of(pages: Sequence[Page], title: str) -> bytes:
             canvas.next_page(page.size)
         if page.chapter not in told:
             told.add(page.chapter)
-            canvas.mark(f"chapter-{page.chapter}", Chapter(page.chapter).words, 0)
+            words = next((each.words for each in Chapter if each.value == page.chapter), page.chapter.capitalize())
+            canvas.mark(f"chapter-{page.chapter}", words, 0)
         canvas.mark(page.key or f"page-{number + 1}", page.title, 1)
         page.play(canvas)
         for box, key in page.links:

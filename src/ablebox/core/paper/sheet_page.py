@@ -44,7 +44,7 @@ _ROOM = (52.0, 30.0, 44.0, 34.0)
 #: A row of the list, its setting's type, and the type of a code on a piece.
 _LINE, _HEAD, _SETTING, _CODE = 18.5, 17.0, 15.0, 13.0
 #: How much of the page the drawing takes at most, and at least where the list of cuts is long.
-_MOST, _FEWEST = 0.56, 0.3
+_MOST, _FEWEST = 0.56, 0.42
 
 
 @dataclass(frozen=True, slots=True)
@@ -414,6 +414,7 @@ def _list(book: Pages, told: Sequence[_Told], notes: Sequence[str], columns: int
     book.y += 14
     flow = book.flow(columns, begin)
     below = sum(book.high(note, book.wide) + 3 for note in notes)
+    flow.last_low = book.bottom - below
     flow.low = min(book.bottom - below, book.y + _height(book, told, notes, columns) - below - 38)
     last: tuple[With, int] | None = None
     for heading, group in _groups(told):

@@ -4,6 +4,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Mapping, Sequence
+from dataclasses import dataclass
 
 from ..cuts.plan import Plan
 from ..project.tree import Project
@@ -19,7 +20,7 @@ from .book_machine import machine_pages
 from .book_measure import measure_pages
 from .chapter import Chapter
 from .pages import Pages, pdf_of
-from .paper_size import Paper, paper, usual_paper
+from .paper_size import NAMES, Paper, paper, usual_paper
 from .recorded import Page
 
 _CHAPTERS: dict[Chapter, Callable[[Pages], None]] = {
@@ -29,52 +30,59 @@ _CHAPTERS: dict[Chapter, Callable[[Pages], None]] = {
 
 
 def paper_of(project: Project, locale: str = "") -> Paper:
-    """Return the size of paper a project is printed on: the one chosen, else the one usual where its locale is spoken."""
-    return usual_paper(locale, project.units.system)
+    """Return the size of paper a project is printed on: the one it keeps, else the one usual where a locale is spoken."""
+    kept = project.paper.size
+    return paper(kept) if kept in NAMES else usual_paper(locale, project.units.system)
 
 
-def book_pages(
-    made: Made, plans: Mapping[str, Plan], on: Paper | None = None, date: str = "", chapters: Sequence[Chapter] = (), revision: int = 0,
-    changed: tuple[int, Sequence[tuple[str, str]]] | None = None,
-) -> list[Page]:  # fmt: skip
+@dataclass(frozen=True, slots=True)
+class Wanted:
+    """What is wanted of a book.
+
+    Args:
+        on: the size of paper; the project's own if not given.
+        date: as it stands at the foot.
+        chapters: which; those the project keeps, or all, if none is named.
+        cases: letters of the cases told one by one; those the project keeps, or all, if none is named.
+        changed: the page set before and what changed since, as a page; ``None`` for none.
+    """
+
+    on: Paper | None = None
+    date: str = ""
+    chapters: Sequence[Chapter] = ()
+    cases: Sequence[str] = ()
+    changed: tuple[int, Sequence[tuple[str, str]]] | None = None
+
+
+def book_pages(made: Made, plans: Mapping[str, Plan], wanted: Wanted = Wanted()) -> list[Page]:
     """Return the pages of a shop book.
 
     Args:
         made: what was made.
         plans: the cut plan of each kind of sheet, by its code.
-        on: the size of paper; the usual one if not given.
-        date: as it stands at the foot.
-        chapters: which; all if none is named.
-        revision: number of the page set; 0 where nothing was printed yet.
-        changed: the page set before and what changed since, as a page; ``None`` for none.
+        wanted: what is wanted of it.
     """
-    book = Pages(made, plans, on or paper_of(made.project), date, revision)
-    wanted = [each for each in Chapter if not chapters or each in chapters]
-    if Chapter.COVER in wanted:
-        cover_pages(book, [each for each in wanted if each is not Chapter.COVER])
+    kept = made.project.paper
+    book = Pages(
+        made, plans, wanted.on or paper_of(made.project), wanted.date, kept.revision, wanted.cases or kept.cases
+    )
+    chosen = wanted.chapters or [each for each in Chapter if each.value in kept.chapters]
+    told = [each for each in Chapter if not chosen or each in chosen]
+    if Chapter.COVER in told:
+        cover_pages(book, [each for each in told if each is not Chapter.COVER])
         days_pages(book)
-    if changed is not None:
-        changes_page(book, *changed)
-    for chapter in wanted:
+    if wanted.changed is not None:
+        changes_page(book, *wanted.changed)
+    for chapter in told:
         if chapter in _CHAPTERS:
             _CHAPTERS[chapter](book)
     if not book.pages:
-        book.start(wanted[0], wanted[0].words, "", "Nothing stands in this chapter yet.")
-    if Chapter.COVER in wanted:
-        fill_contents(book, wanted)
+        book.start(told[0], told[0].words, "", "Nothing stands in this chapter yet.")
+    if Chapter.COVER in told:
+        fill_contents(book, told)
     return book.finish()
 
 
-def shop_book(
-    made: Made,
-    plans: Mapping[str, Plan],
-    on: Paper | None = None,
-    date: str = "",
-    chapters: Sequence[Chapter] = (),
-    revision: int = 0,
-) -> bytes:
+def shop_book(made: Made, plans: Mapping[str, Plan], wanted: Wanted = Wanted()) -> bytes:
     """Return the shop book of a project as PDF; see ``book_pages``."""
-    return pdf_of(book_pages(made, plans, on, date, chapters, revision), f"{made.project.name}: shop book")
-
-
-__all__ = ["book_pages", "paper", "paper_of", "shop_book"]
+    return pdf_of(book_pages(made, plans, wanted), f"{made.project.name}: shop book")

@@ -9,7 +9,7 @@ from html import escape
 from ..drawing.palette import PRINT
 from ..drawing.replay import fitted, replay
 from ..drawing.shapes import Drawing, Point
-from .pdf_canvas import PdfCanvas
+from .pdf_canvas import PdfCanvas, pieces_of
 
 #: Points of the picture in a millimetre of wood, and points around it.
 _SCALE, _AROUND = 0.3, 46.0
@@ -40,6 +40,22 @@ class SvgCanvas:
             f'viewBox="0 0 {wide:.3f} {high:.3f}" font-family="Barlow, sans-serif">'
         )
         return "\n".join([head, f"<title>{escape(title)}</title>", *self._items, "</svg>", ""]).encode("utf-8")
+
+    def page(self, title: str) -> bytes:
+        """Return the picture as a page of paper, as large as that is."""
+        wide, high = self.size
+        head = (
+            f'<svg xmlns="http://www.w3.org/2000/svg" width="{wide:.3f}pt" height="{high:.3f}pt" viewBox="0 0 {wide:.3f} {high:.3f}" '
+            'font-family="Barlow, sans-serif">'
+        )
+        ground = f'<rect width="{wide:.3f}" height="{high:.3f}" fill="#FFFFFF"/>'
+        return "\n".join([head, f"<title>{escape(title)}</title>", ground, *self._items, "</svg>", ""]).encode("utf-8")
+
+    def inline(self, title: str, prefix: str) -> str:
+        """Return the picture to stand within another page, its names told apart by a prefix."""
+        wide, high = self.size
+        body = "".join(self._items).replace('id="clip', f'id="{prefix}clip').replace("url(#clip", f"url(#{prefix}clip")
+        return f'<svg viewBox="0 0 {wide:.1f} {high:.1f}" font-family="Barlow, sans-serif"><title>{escape(title)}</title>{body}</svg>'
 
     def _line(self, colour: str, weight: float, dashed: bool) -> str:
         dash = ' stroke-dasharray="3 2"' if dashed else ""
@@ -73,7 +89,7 @@ class SvgCanvas:
         weight = "bold" if bold else "normal"
         self._items.append(
             f'<text x="{x:.2f}" y="{y + size * 0.35:.2f}" font-size="{size:g}" font-weight="{weight}" '
-            f'text-anchor="{anchor}" fill="{PRINT[colour]}">{escape(text)}</text>'
+            f'text-anchor="{anchor}" fill="{PRINT[colour]}">{_spans(text, size, bold)}</text>'
         )
 
     def text_width(self, text: str, size: float, bold: bool) -> float:
@@ -98,6 +114,17 @@ class SvgCanvas:
     def unclip(self) -> None:
         """Draw everywhere again."""
         self._items.append("</g>")
+
+
+def _spans(text: str, size: float, bold: bool) -> str:
+    """Return words with their fractions set as on paper."""
+    if "/" not in text:
+        return escape(text)
+    found, up = [], 0.0
+    for run, _, at, raised in pieces_of(text, size, bold):
+        found.append(f'<tspan font-size="{at:g}" dy="{up - raised:.2f}">{escape(run)}</tspan>')
+        up = raised
+    return "".join(found)
 
 
 def as_svg(drawing: Drawing, length: float, width: float) -> bytes:

@@ -21,6 +21,7 @@ Format history (see docs/file-format.md):
 10. The bench: how the order of work was chosen, what is ticked, states of pieces, room for tools, doubts.
 11. Time, finish, buying, options and the log.
 12. Several rooms; what is behind the walls; floors read anywhere; what stands on what, sizes that follow another's; the fitting.
+13. The paper: its size, chapters and labels, and the page set that was printed last.
 """
 
 from __future__ import annotations
@@ -45,7 +46,7 @@ from .limits import LONGEST, MOST_DIGITS, MOST_IN_ONE, MOST_MEMBERS, too_much
 from .tree import Project
 from .upgrades import upgraded
 
-FORMAT, VERSION = "ablebox", 12
+FORMAT, VERSION = "ablebox", 13
 
 _INCH, _MM = Units(System.INCH), Units(System.MM)
 _SCHOOL_NAMES = {record: name for schools in SCHOOLS.values() for name, record in schools.items()}

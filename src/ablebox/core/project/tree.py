@@ -17,6 +17,7 @@ from ..fit_book import FitBook
 from ..lengths import ZERO, Length, inches, millimetres
 from ..log.entry import Entry
 from ..order.book import BenchBook
+from ..paper_book import PaperBook
 from ..room.room import Room
 from ..room.wall import Wall, first_readings
 from ..run.space import RunSpace
@@ -206,6 +207,7 @@ class Project:
         options: the other options, by what they are called.
         ties: sizes that follow another's.
         fit: what is kept of the fitting.
+        paper: what is kept of the paper.
     """
 
     name: str
@@ -232,6 +234,7 @@ class Project:
     options: Mapping[str, Choices] = field(default_factory=dict)
     ties: tuple[Tie, ...] = ()
     fit: FitBook = FitBook()
+    paper: PaperBook = PaperBook()
 
     def __post_init__(self) -> None:
         letters = [case.letter for case in self.cases]

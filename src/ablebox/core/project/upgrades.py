@@ -472,4 +472,10 @@ def _to_12(project: dict[str, Any]) -> dict[str, Any]:
     return project
 
 
-_STEPS = (_to_2, _to_3, _to_4, _to_5, _to_6, _to_7, _to_8, _to_9, _to_10, _to_11, _to_12)
+def _to_13(project: dict[str, Any]) -> dict[str, Any]:
+    """To a book of the paper: nothing was chosen or printed."""
+    project["paper"] = {"size": "", "chapters": [], "cases": [], "labels": "", "printed": None}
+    return project
+
+
+_STEPS = (_to_2, _to_3, _to_4, _to_5, _to_6, _to_7, _to_8, _to_9, _to_10, _to_11, _to_12, _to_13)

@@ -1,0 +1,151 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The job for a phone or tablet without the program: one HTML file with steps, lists and sheets, its ticks kept by the browser.
+
+Nothing is fetched from anywhere. Sheets are the very drawings of the shop book.
+"""
+
+from __future__ import annotations
+
+import hashlib
+from collections.abc import Iterator, Mapping
+from html import escape
+
+from ..bench.bench import NAMES, JobStep, bench_of
+from ..bench.gates import lines
+from ..bench.step import Step
+from ..bench.verb import Gate
+from ..cuts.plan import Plan
+from ..drawing.bench_words import BenchWords, gate_title
+from ..parts.words import edges
+from ..shop.made import Made
+from .buy_list import buy_list
+from .pages import Pages
+from .paper_size import Paper, usual_paper
+from .sheet_page import sheet_page
+from .svg_canvas import SvgCanvas
+
+_STYLE = """
+:root{color-scheme:light dark;--ink:#1E2A33;--paper:#F7F2E7;--card:#FFFDF7;--line:#C9BFA8;--done:#2F6B3E}
+@media (prefers-color-scheme:dark){:root{--ink:#F1ECDF;--paper:#232B33;--card:#2C3640;--line:#46525E;--done:#8FCF9C}}
+*{box-sizing:border-box}body{margin:0;background:var(--paper);color:var(--ink);font:18px/1.4 sans-serif}
+header{position:sticky;top:0;background:var(--card);border-bottom:2px solid var(--ink);padding:.5rem 1rem}
+h1{font-size:1.2rem;margin:0}nav a{display:inline-block;padding:.3rem .6rem .3rem 0;color:inherit}
+main{max-width:60rem;margin:auto;padding:0 1rem 4rem}h2{margin:1.6rem 0 .5rem;border-bottom:2px solid}h3{margin:1.2rem 0 .4rem}
+label{display:flex;gap:.7rem;padding:.5rem;border-bottom:1px solid var(--line)}input{flex:none;width:1.6rem;height:1.6rem;margin:.1rem 0 0}
+label:has(input:checked){color:var(--done);text-decoration:line-through}b{font-weight:700}
+.gate{border-left:5px solid;background:var(--card);margin:.6rem 0;padding:.3rem .6rem}.size{font-size:1.25rem;font-weight:700;white-space:nowrap}
+svg{width:100%;height:auto;background:#fff;margin:.5rem 0}details{margin:.4rem 0}summary{padding:.6rem 0;font-weight:700;font-size:1.1rem}
+"""
+#: Keeps every tick under its own name, and puts them back.
+_SCRIPT = """
+(function(){var key=document.body.dataset.job+":";
+document.querySelectorAll("input[type=checkbox]").forEach(function(box){
+try{box.checked=box.checked||localStorage.getItem(key+box.id)==="1"}catch(e){}
+box.addEventListener("change",function(){try{localStorage.setItem(key+box.id,box.checked?"1":"0")}catch(e){}});});})();
+"""
+
+
+def html(made: Made, plans: Mapping[str, Plan], date: str = "", on: Paper | None = None) -> bytes:
+    """Return the job as one page.
+
+    Args:
+        made: what was made.
+        plans: the cut plan of each kind of sheet, by its code.
+        date: as it stands in the heading.
+        on: the size of paper its sheets are drawn for; the usual one if not given.
+    """
+    name = made.project.name
+    job = hashlib.sha256(f"{name}|{made.project.place}".encode()).hexdigest()[:12]
+    parts = [
+        ("cut", "Cut list", list(_cut_list(made))), ("sheets", "Sheets", list(_sheets(made, plans, on or usual_paper("", made.units.system)))),
+        ("bench", "Bench and room", list(_steps(made))), ("buy", "To buy", list(_buy(made, plans))),
+    ]  # fmt: skip
+    nav = " ".join(f'<a href="#{key}">{escape(words)}</a>' for key, words, _ in parts)
+    told = " · ".join(each for each in (made.project.place, date, f"sizes in {made.units.words}") if each)
+    rows = [
+        "<!DOCTYPE html>",
+        f'<html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>{escape(name)}</title>',
+        f"<style>{_STYLE}</style></head>",
+        f'<body data-job="{job}"><header><h1>{escape(name)}</h1><div>{escape(told)}</div><nav>{nav}</nav></header><main>',
+    ]
+    for key, words, body in parts:
+        rows += [f'<h2 id="{key}">{escape(words)}</h2>', *body]
+    rows += [f"</main><script>{_SCRIPT}</script></body></html>", ""]
+    return "\n".join(rows).encode("utf-8")
+
+
+def _tick(key: str, body: str, done: bool = False) -> str:
+    return f'<label><input type="checkbox" id="{escape(key, quote=True)}"{" checked" if done else ""}><span>{body}</span></label>'
+
+
+def _cut_list(made: Made) -> Iterator[str]:
+    write = made.units.write
+    for goods in made.stock:
+        mine = [part for part in made.parts if part.goods.code == goods.code]
+        if not mine:
+            continue
+        yield f"<h3>{escape(goods.name)}, {escape(write(goods.thickness))} thick</h3>"
+        for part in sorted(
+            mine, key=lambda each: (-each.cut_width.length.ticks, -each.cut_length.length.ticks, each.code)
+        ):
+            size = f"{write(part.cut_length.length)} × {write(part.cut_width.length)}"
+            told = f"{part.count} × <span class=size>{escape(size)}</span> <b>{part.code}</b> {escape(part.name)}"
+            if part.bands:
+                finished = f"{write(part.length.length)} × {write(part.width.length)}"
+                told += escape(f"; finished {finished}, banded {edges(part)}")
+            yield _tick(f"cut-{part.code}", told)
+
+
+def _sheets(made: Made, plans: Mapping[str, Plan], on: Paper) -> Iterator[str]:
+    book = Pages(made, plans, on)
+    for code, plan in plans.items():
+        for at in range(len(plan.sheets)):
+            sheet_page(book, code, plan, at)
+    for number, page in enumerate(book.pages, start=1):
+        canvas = SvgCanvas(page.size)
+        page.play(canvas)
+        yield f"<details><summary>{escape(page.title)}</summary>{canvas.inline(page.title, f's{number}-')}{_tick(f'sheet-{number}', 'all of it is cut')}</details>"
+
+
+def _steps(made: Made) -> Iterator[str]:
+    bench = bench_of(made)
+    words = BenchWords(bench)
+    letters = ""
+    for job in bench.steps:
+        here = ", ".join(job.letters)
+        if here != letters:
+            letters = here
+            first = job.letters[0]
+            title = (
+                f"{first} {made.project.case(first).name}"
+                if bench.is_case(first) and len(job.letters) == 1
+                else NAMES.get(first, here)
+            )
+            yield f"<h3>{escape(title if len(job.letters) == 1 else here)}</h3>"
+        for letter, step in job.rows:
+            yield from _gate(made, words, letter, step, job)
+        said = words.of(job)
+        told = " ".join(text if text.endswith((".", ":")) else f"{text}." for text in said.do)
+        wait = f" <b>{escape(said.wait)}</b>" if said.wait else ""
+        yield _tick(
+            f"step-{job.letters[0]}-{job.step.key}",
+            f"<b>{job.n} {escape(said.title)}.</b> {escape(told)}{wait}",
+            bench.is_done(job),
+        )
+
+
+def _gate(made: Made, words: BenchWords, letter: str, step: Step, job: JobStep) -> Iterator[str]:
+    if step.gate is Gate.NONE:
+        return
+    bench = bench_of(made)
+    rows = [words.gate_line(letter, step, row) for row in lines(bench, letter, step)]
+    ticks = "".join(_tick(f"gate-{letter}-{step.key}-{i}", escape(row)) for i, row in enumerate(rows))
+    yield f"<div class=gate><b>{escape(gate_title(step.gate))}</b>{ticks}</div>"
+
+
+def _buy(made: Made, plans: Mapping[str, Plan]) -> Iterator[str]:
+    for i, row in enumerate(buy_list(made, plans)):
+        yield _tick(
+            f"buy-{i}",
+            f"<b>{escape(row.amount)}</b> {escape(row.name)}" + (f" ({escape(row.sold)})" if row.sold else ""),
+        )
