@@ -14,6 +14,7 @@ from typing import Any
 class Late(Enum):
     """What is loaded late: its module, and the package that asks for it."""
 
+    PREVIEW = ("window.preview", "window")
     SHOP_BOOK = ("core.paper.shop_book", "window")
     TEMPLATES = ("core.paper.templates", "window")
     DRILLING = ("core.paper.drilling", "window")
@@ -21,6 +22,10 @@ class Late(Enum):
     LABELS = ("core.paper.labels", "window")
     SHEET_FILES = ("core.paper.sheet_files", "window")
     CUT_LIST = ("core.paper.cut_list", "window")
+    TABLES = ("core.paper.tables_out", "window")
+    PART_DXF = ("core.paper.part_dxf", "window")
+    GLTF = ("core.paper.model_gltf", "window")
+    HTML = ("core.paper.html_out", "window")
     EVERYTHING = ("core.paper.everything_json", "window")
     EXPLODED = ("core.drawing.exploded", "window")
     SPREADSHEETS = ("core.spreadsheets", "core.project")

@@ -7,20 +7,43 @@ import csv
 import io
 import json
 import unittest
+from collections.abc import Iterator
+from dataclasses import replace
+from datetime import date
+from random import Random
 from typing import Any
 
 from pypdf import PdfReader
 
 from ablebox.cli import demo
+from ablebox.core.cuts.plan import Plan
+from ablebox.core.errors import AbleBoxError
+from ablebox.core.lengths import inches
+from ablebox.core.paper.book_machine import drawn
 from ablebox.core.paper.buying import banding, hardware, sheets_to_buy
+from ablebox.core.paper.chapter import Chapter, chapters
 from ablebox.core.paper.cut_list import as_csv, as_text
 from ablebox.core.paper.everything_json import everything_tree
+from ablebox.core.paper.labels import labels
+from ablebox.core.paper.page_set import changes, told_of
+from ablebox.core.paper.pages import Pages, pdf_of
+from ablebox.core.paper.paper_size import paper, usual_paper
 from ablebox.core.paper.parts_json import parts_tree
-from ablebox.core.paper.shop_book import shop_book
+from ablebox.core.paper.recorded import Page, Recorder
+from ablebox.core.paper.shop_book import Wanted, book_pages, shop_book
+from ablebox.core.paper_book import PaperBook
 from ablebox.core.project.files import load
 from ablebox.core.project.json_format import from_text
+from ablebox.core.project.tree import new_project
+from ablebox.core.shop.batches import numbers_of
 from ablebox.core.shop.made import Made
+from ablebox.core.shop.on_sheets import pieces_in
 from ablebox.core.shop.plans import plan_all, verdict
+from ablebox.core.units import System
+from tests.designs import any_case, random_rack
+from tests.many import TIMES, many
+from tests.paper_read import faults
+from tests.rooms import random_room
 
 
 class Demo(unittest.TestCase):
@@ -33,41 +56,125 @@ class Demo(unittest.TestCase):
 
 
 class Book(Demo):
-    def pages(self) -> list[str]:
-        reader = PdfReader(io.BytesIO(shop_book(self.made, self.plans)))
-        return [page.extract_text() for page in reader.pages]
-
     def test_it_holds_everything(self) -> None:
-        pages = self.pages()
-        text = "\n".join(pages)
-        for part in self.made.parts:
+        made = self.made
+        pages = book_pages(made, self.plans, Wanted(date="2026-12-05"))
+        text = "\n".join(page.extract_text() for page in PdfReader(io.BytesIO(pdf_of(pages, "x"))).pages)
+        for part in made.parts:
             self.assertIn(part.code, text)
-        for words in (
-            "What to buy",
-            "Cut list",
-            "Machining",
-            "Cautions",
-            "licensed trades",
-            "How it was reckoned",
-            "Snags",
-        ):
-            self.assertIn(words, text)
-        for case in self.made.project.cases:
-            self.assertTrue(any(page.startswith(f"Case {case.letter}: {case.name}") for page in pages))
+        self.assertEqual(
+            list(dict.fromkeys(page.chapter for page in pages)),
+            [each.value for each in Chapter if each is not Chapter.BOARDS],
+        )
         for code, plan in self.plans.items():
-            goods = self.made.project.rack.sheet_goods(code)
-            for number in range(1, len(plan.sheets) + 1):
-                self.assertTrue(any(f"sheet {number} of {len(plan.sheets)}" in page for page in pages), goods.name)
-        self.assertTrue(all(f"page {i}" in page and "sizes in inches" in page for i, page in enumerate(pages, start=1)))
+            goods = made.project.rack.sheet_goods(code)
+            for at, number in enumerate(plan.numbers):
+                mine = [p for p in pages if p.title == f"Sheet {number} of {len(plan.sheets)}: {goods.name}"]
+                self.assertIn(len(mine), (1, 2))
+                words = [each.text for page in mine for each in page.words]
+                # Every cut is numbered twice: on the drawing and in the list; every piece has its code.
+                for n in numbers_of(made, plan, at):
+                    self.assertGreaterEqual(words.count(str(n)), 2, (code, n))
+                for piece in pieces_in(made, code, plan)[at]:
+                    self.assertTrue(any(piece in each for each in words), piece)
+        for i, page in enumerate(pages, start=1):
+            foot = [each.text for each in page.words if each.y > page.size[1] - 44]
+            self.assertIn(f"page {i} of {len(pages)}", foot)
+            self.assertTrue(any("2026-12-05" in each and "sizes in inches" in each for each in foot))
+        for case in made.project.cases:
+            self.assertLessEqual(
+                sum(page.chapter == "bench" and page.title.lower() == case.name.lower() for page in pages), 2
+            )
 
-    def test_the_same_input_gives_the_same_bytes(self) -> None:
-        self.assertEqual(shop_book(self.made, self.plans), shop_book(self.made, self.plans))
+    def test_every_page_is_read_at_arms_length(self) -> None:
+        """Type, overlaps and edges of the paper, measured on the PDF by what shares no code with it (``tests/paper_read``)."""
+        seen = 0
+        for made, plans, on in self._books():
+            data = shop_book(made, plans, Wanted(paper(on)))
+            self.assertEqual(faults(data), [], (made.project.name, on))
+            seen += len(PdfReader(io.BytesIO(data)).pages)
+        self.assertGreater(seen, 60)
+        self.assertEqual(faults(labels(self.made, self.plans), labels=True), [])
 
-    def test_the_metric_book_is_on_a4(self) -> None:
-        made = Made(load(demo.path_of("mill-pantry")).project)
-        page = PdfReader(io.BytesIO(shop_book(made, plan_all(made, 50)))).pages[0]
-        self.assertAlmostEqual(float(page.mediabox.width), 297 / 25.4 * 72, delta=0.1)
-        self.assertAlmostEqual(float(page.mediabox.height), 210 / 25.4 * 72, delta=0.1)
+    def test_what_reads_pages_finds_what_is_wrong_with_them(self) -> None:
+        page = Page((612, 792), "cover", "x")
+        canvas = Recorder(page)
+        for x, y, text, size in (
+            (100, 100, "a shelf", 12),
+            (110, 103, "a door", 12),
+            (100, 300, "24", 9),
+            (100, 400, "small", 6),
+            (590, 500, "off it", 12),
+        ):
+            canvas.text(x, y, text, size, "start", "ink", False)
+        found = " ".join(faults(pdf_of([page], "x")))
+        for words in ("“a shelf” on “a door”", "the figures of “24”", "“small” in 6.0", "“off it” off the paper"):
+            self.assertIn(words, found)
+
+    def _books(self) -> Iterator[tuple[Made, dict[str, Plan], str]]:
+        yield self.made, self.plans, "letter"
+        names = demo.names() if TIMES > 1 else ["mill-pantry"]
+        for i, name in enumerate(names):
+            made = Made(load(demo.path_of(name)).project)
+            yield made, plan_all(made, 50), ("a4-across", "tabloid", "legal", "a3")[i % 4]
+        for seed in range(many(10)):
+            rng = Random(seed)
+            try:
+                case = replace(any_case(rng), in_alcove=False)
+                made = Made(
+                    random_room(rng)
+                    if seed % 2
+                    else replace(new_project(rng.choice(list(System))), rack=random_rack(rng), cases=(case,))
+                )
+                yield made, plan_all(made, 10), ("letter", "a4")[seed % 2]
+            except AbleBoxError:
+                continue
+
+    def test_equal_and_mirrored_parts_stand_on_one_drawing(self) -> None:
+        book = Pages(self.made, self.plans, paper("letter"))
+        rows = drawn(book)
+        told = [code for row in rows for part in (*row.parts, *row.mirrored) for code in [part.code]]
+        self.assertEqual(sorted(told), sorted(part.code for part in self.made.parts if part.machining))
+        self.assertIn("A-01, B-01, C-01 as drawn; A-02, B-02, C-02 mirrored", [row.heading for row in rows])
+        for row in rows:
+            self.assertEqual({part.hand for part in row.parts} & {part.hand for part in row.mirrored}, set())
+
+    def test_chapters_cases_sizes_and_the_same_bytes(self) -> None:
+        wanted = Wanted(paper("a3-across"), "2026-12-05", chapters(["bench", "sheets"]), ("B",))
+        pages = book_pages(self.made, self.plans, wanted)
+        self.assertEqual({page.chapter for page in pages}, {"sheets", "bench"})
+        self.assertFalse(
+            [page for page in pages if page.chapter == "bench" and page.title == self.made.project.case("A").name]
+        )
+        self.assertAlmostEqual(pages[0].size[0], 420 / 25.4 * 72, delta=0.1)
+        data = shop_book(self.made, self.plans, wanted)
+        self.assertEqual(data, shop_book(self.made, self.plans, wanted))
+        outline = PdfReader(io.BytesIO(data)).outline
+        self.assertEqual([row.title for row in outline if not isinstance(row, list)], ["Cut sheets", "Bench"])
+        for unknown in (lambda: paper("a5"), lambda: chapters(["glue"])):
+            self.assertRaises(AbleBoxError, unknown)
+        self.assertEqual(
+            [usual_paper(*row).name for row in (("en_US.UTF-8", System.MM), ("de_DE", System.INCH), ("", System.INCH))],
+            ["letter", "a4", "letter"],
+        )
+
+    def test_what_changed_is_told_and_the_number_rises_only_then(self) -> None:
+        first = PaperBook().with_printed(date(2026, 12, 5), told_of(self.made))
+        self.assertEqual((first.revision, first.with_printed(date(2026, 12, 6), told_of(self.made))), (1, first))
+        case = self.made.project.case("A")
+        wider = Made(self.made.project.with_case(replace(case, width=case.width + inches(1), follows=False)))
+        second = first.with_printed(date(2026, 12, 7), told_of(wider))
+        assert first.printed is not None
+        rows = dict(changes(first.printed.told, told_of(wider)))
+        self.assertEqual(second.revision, 2)
+        self.assertIn("A-04", rows)
+        self.assertNotIn("B-04", rows)
+        (page,) = [
+            p
+            for p in book_pages(wider, self.plans, Wanted(chapters=(Chapter.CARE,), changed=(1, list(rows.items()))))
+            if "page set 1" in p.title
+        ]
+        self.assertTrue(any(each.text == "A-04" for each in page.words))
 
     def test_verdict_says_whether_fewer_are_possible(self) -> None:
         self.assertEqual(verdict(self.plans), "4 sheets and 1 offcut, and no plan needs fewer")

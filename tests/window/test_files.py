@@ -5,6 +5,8 @@ from __future__ import annotations
 
 import csv
 import json
+from collections.abc import Callable
+from datetime import datetime
 from unittest import mock
 
 import ezdxf
@@ -13,12 +15,15 @@ from PyQt6.QtCore import QMimeData, QPointF, Qt, QUrl
 from PyQt6.QtGui import QDropEvent
 from PyQt6.QtPrintSupport import QPrintDialog, QPrinter
 from PyQt6.QtTest import QTest
-from PyQt6.QtWidgets import QApplication, QLineEdit, QMenu
+from PyQt6.QtWidgets import QApplication, QCheckBox, QLineEdit, QMenu, QPushButton
 
 from ablebox.cli import demo
 from ablebox.core.cuts.checker import check
+from ablebox.core.paper.chapter import Chapter
+from ablebox.core.paper.shop_book import book_of_project
 from ablebox.core.project.files import load
 from ablebox.window import ask
+from ablebox.window.preview import Preview
 from ablebox.window.tasks import Planner
 from tests.uicase import UiCase
 
@@ -30,6 +35,14 @@ class Files(UiCase):
         patch = mock.patch.object(ask, name, return_value=value)
         self.addCleanup(patch.stop)
         return patch.start()
+
+    def press_box(self, box: QCheckBox) -> None:
+        QTest.keyClick(box, Qt.Key.Key_Space)
+
+    def press_in(self, preview: Preview, name: str) -> None:
+        button = preview.findChild(QPushButton, name)
+        assert button is not None
+        QTest.mouseClick(button, Qt.MouseButton.LeftButton)
 
     def widen(self, text: str) -> None:
         self.window.desk.type_over("A/width", text)
@@ -155,6 +168,13 @@ class Files(UiCase):
         self.assertEqual(len(PdfReader(self.folder / "labels.pdf").pages), -(-pieces // 30))
         outlines = ezdxf.readfile(self.folder / "all.dxf").modelspace().query('LWPOLYLINE[layer=="OUTLINE"]')
         self.assertEqual(len(outlines), sum(len(plan.sheets) for plan in self.window.desk.planner.plans.values()))
+
+    def test_pages_are_looked_at_chosen_and_printed(self) -> None:
+        """Chapters, cases and paper stay with the project and are not undone; printing counts page sets, writing does not."""
+        self.demo()
+        document = self.window.desk.document
+        self.window.files.make_pages = book_of_project
+        self.window.desk.now = lambda: datetime(2026, 12, 5, 8, 30)
         printed = self.folder / "printed.pdf"
 
         def to_file(dialog: QPrintDialog) -> int:
@@ -164,9 +184,76 @@ class Files(UiCase):
             printer.setOutputFileName(str(printed))
             return 1
 
-        with mock.patch.object(QPrintDialog, "exec", to_file):
-            self.act("print")
-        self.assertEqual(len(PdfReader(printed).pages), len(PdfReader(self.folder / "book.pdf").pages))
+        def look(do: Callable[[Preview], object]) -> None:
+            """Open the preview, do something in it, close it."""
+
+            def use(preview: Preview) -> int:
+                do(preview)
+                return 0
+
+            with mock.patch.object(Preview, "exec", use), mock.patch.object(QPrintDialog, "exec", to_file):
+                self.act("print")
+
+        def only(preview: Preview) -> None:
+            for chapter, box in preview.chapters.items():
+                if chapter is not Chapter.SHEETS:
+                    self.press_box(box)
+            self.press_box(preview.cases["B"])
+            preview.size_box.setCurrentIndex(preview.size_box.findData("a4"))
+            preview.size_box.activated.emit(preview.size_box.currentIndex())
+            preview.make_pages()
+            self.assertEqual({chapter for chapter, _ in preview.pages}, {"sheets"})
+            self.assertEqual(preview.document.pageCount(), len(preview.pages))
+            preview.show_chapter("sheets")
+            self.press_in(preview, "print-pages")
+
+        look(only)
+        kept = document.project.paper
+        self.assertEqual((kept.chapters, kept.cases, kept.size, kept.revision), (("sheets",), ("A", "C"), "a4", 1))
+        page = PdfReader(printed).pages[0]
+        self.assertAlmostEqual(float(page.mediabox.width), 595, delta=1)
+        look(lambda preview: self.press_in(preview, "print-pages"))
+        self.assertEqual(document.project.paper.revision, 1, "nothing changed: the same page set once more")
+        self.widen("25")
+        to = self.answer("for_file_to_write", None)
+
+        def changed(preview: Preview) -> None:
+            self.press_box(preview.changed_box)
+            preview.make_pages()
+            self.assertIn(("cover", "What changed since page set 1"), preview.pages)
+            for name, path in (("page-png", "p.png"), ("page-svg", "p.svg"), ("pages-pdf", "p.pdf")):
+                to.return_value = self.folder / path
+                self.press_in(preview, name)
+            self.assertEqual(document.project.paper.revision, 1, "writing files counts no page set")
+            self.press_in(preview, "print-pages")
+
+        look(changed)
+        self.assertEqual(document.project.paper.revision, 2)
+        self.assertTrue((self.folder / "p.png").read_bytes().startswith(b"\x89PNG"))
+        self.assertIn(b"<svg", (self.folder / "p.svg").read_bytes())
+        self.assertIn("page set 1", PdfReader(self.folder / "p.pdf").pages[-1].extract_text())
+        self.act("undo")
+        self.assertEqual(document.project.paper.revision, 2, "what is on paper is not undone")
+        path = self.folder / "kept.ablebox"
+        document.save(path)
+        self.assertEqual(load(path).project.paper, document.project.paper)
+
+    def test_files_for_others_are_written_from_the_menu(self) -> None:
+        self.demo()
+        to = self.answer("for_table_to_write", None)
+        for name, start in (("list.xlsx", b"PK"), ("list.ods", b"PK")):
+            to.return_value = self.folder / name
+            self.act("table")
+            self.assertTrue((self.folder / name).read_bytes().startswith(start))
+        to = self.answer("for_file_to_write", None)
+        for action, name in (("gltf", "job.gltf"), ("html", "job.html")):
+            to.return_value = self.folder / name
+            self.act(action)
+            self.assertGreater((self.folder / name).stat().st_size, 10_000)
+        self.answer("for_folder", self.folder / "dxf")
+        (self.folder / "dxf").mkdir()
+        self.act("dxf-parts")
+        self.assertEqual(len(list((self.folder / "dxf").iterdir())), len(self.window.desk.document.made.parts))
 
     def test_a_full_disk_is_said_and_nothing_is_half_written(self) -> None:
         told = self.answer("to_read", None)

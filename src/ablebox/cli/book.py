@@ -4,22 +4,17 @@
 from __future__ import annotations
 
 import argparse
-import os
 
 from ..core.paper.chapter import chapters
 from ..core.paper.page_files import as_svg_files
 from ..core.paper.paper_size import NAMES, paper
 from ..core.paper.shop_book import Wanted, book_pages, paper_of, shop_book
 from ..core.shop.plans import ROUNDS, plan_all
+from .locale import locale
 from .opened import open_project
 from .output import write, write_into
 
 NAME = "book"
-
-
-def locale() -> str:
-    """Return the locale that decides on the size of paper."""
-    return next((os.environ[name] for name in ("LC_ALL", "LC_PAPER", "LANG") if os.environ.get(name)), "")
 
 
 def add_paper(parser: argparse.ArgumentParser) -> None:

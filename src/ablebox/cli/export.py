@@ -12,7 +12,8 @@ from ..core.paper.part_dxf import part_files
 from ..core.paper.shop_book import paper_of
 from ..core.paper.tables_out import DECIMALS, SEPARATORS, UNITS, TableForm, table_csv, table_ods, table_xlsx
 from ..core.shop.plans import ROUNDS, plan_all
-from .book import add_paper, locale
+from .book import add_paper
+from .locale import locale
 from .opened import open_project
 from .output import write, write_into
 

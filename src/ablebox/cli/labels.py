@@ -10,7 +10,8 @@ from ..core.paper.labels import labels, printable
 from ..core.paper.paper_size import paper
 from ..core.paper.shop_book import paper_of
 from ..core.shop.plans import plan_all
-from .book import add_paper, locale
+from .book import add_paper
+from .locale import locale
 from .opened import open_project
 from .output import write
 

@@ -58,9 +58,23 @@ ACTIONS: tuple[ActionRow, ...] = (
         "Write labels only for pieces that are on no paper yet.",
     ),
     ActionRow("dxf", "File", "Sheets as DXF…", "", "Write all sheets in layers, in millimetres."),
+    ActionRow("dxf-parts", "File", "Parts as DXF…", "", "Write every part into a folder, a layer for each operation."),
+    ActionRow("gltf", "File", "The job as a 3D file…", "", "Write everything as it stands, part by part, as glTF."),
+    ActionRow(
+        "table", "File", "Cut list as spreadsheet…", "", "Write the cut list as XLSX or ODS, numbers as numbers."
+    ),
+    ActionRow(
+        "html", "File", "Pages for a phone…", "", "Write steps, lists and sheets as one page with boxes to tick."
+    ),
     ActionRow("csv", "File", "Cut list as CSV…", "", "Write the cut list for a spreadsheet."),
     ActionRow("json", "File", "Everything as JSON…", "", "Write project, parts, plan and snags as data."),
-    ActionRow("print", "File", "Print the shop book…", "Ctrl+P", "Print drawings, cut list and sheets."),
+    ActionRow(
+        "print",
+        "File",
+        "Shop book: look and print…",
+        "Ctrl+P",
+        "Show the very pages, choose chapters and paper, print.",
+    ),
     ActionRow("quit", "File", "Quit", "Ctrl+Q", "Close Able Box.", True),
     ActionRow("undo", "Edit", "Undo", "Ctrl+Z", "Take the last change back."),
     ActionRow("redo", "Edit", "Redo", "Ctrl+Shift+Z", "Do again what was taken back."),

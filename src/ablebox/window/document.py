@@ -15,6 +15,7 @@ from PyQt6.QtCore import QObject, pyqtSignal
 
 from ..core.errors import AbleBoxError
 from ..core.log.entry import Entry
+from ..core.paper_book import PaperBook
 from ..core.parts.register import given_out
 from ..core.project.beside import keep
 from ..core.project.changes import Change, History
@@ -169,6 +170,13 @@ class Document(QObject):
         given = given_out(self.made.parts, self.project.given)
         if given != self.project.given:
             self.history.note(replace(self.project, given=given))
+            self.made = Made(self.project, self.made)
+            self._tell()
+
+    def keep_paper(self, paper: PaperBook) -> None:
+        """Keep how the project is printed, or that it was; that is not undone."""
+        if paper != self.project.paper:
+            self.history.note(replace(self.project, paper=paper))
             self.made = Made(self.project, self.made)
             self._tell()
 

@@ -5,14 +5,16 @@ from __future__ import annotations
 
 import json
 from collections.abc import Callable
+from functools import partial
 from pathlib import Path
+from typing import Any
 
 from PyQt6.QtCore import Qt
 from PyQt6.QtGui import QAction
-from PyQt6.QtPrintSupport import QPrintDialog, QPrinter
 from PyQt6.QtWidgets import QApplication, QDialog, QMenu, QWidget
 
 from ..cli import demo
+from ..cli.locale import locale
 from ..core.cuts.plan import Plan
 from ..core.errors import AbleBoxError, FileNotWritten, FileReadOnly
 from ..core.parts.register import code_at
@@ -30,7 +32,6 @@ from ..late import Late
 from . import ask, settings
 from .desk import Desk
 from .in_background import done_apart
-from .printing import print_pages
 from .read_parts import ReadParts
 from .settings import written_time
 
@@ -48,6 +49,8 @@ class FileMenu:
 
     def __init__(self, desk: Desk, window: QWidget) -> None:
         self._desk, self._window = desk, window
+        #: Makes the pages that are previewed; in a process of its own if ``None``.
+        self.make_pages: Callable[..., Any] | None = None
         self.handlers: dict[str, Callable[[], object]] = {
             "new": lambda: self.new(System.INCH),
             "new-mm": lambda: self.new(System.MM),
@@ -66,6 +69,10 @@ class FileMenu:
             "csv": self.write_csv,
             "json": self.write_json,
             "print": self.print_book,
+            "table": self.write_table,
+            "dxf-parts": self.write_parts_dxf,
+            "gltf": self.write_gltf,
+            "html": self.write_html,
         }
 
     def add_menus(self, menu: QMenu, before: QAction) -> None:
@@ -230,20 +237,32 @@ class FileMenu:
         path = ask.for_file_to_write(self._window, title, start, kind, "." + suffix.rpartition(".")[2])
         if path is None:
             return
+        self._written(path, make)
+
+    def _written(self, path: Path, make: Callable[[], bytes]) -> bool:
+        """Write a file; return whether it is there."""
         try:
             data = make()
             write_whole(path, data)
             self._desk.document.handed_out()
         except OSError as fault:
             self._trouble(FileNotWritten(str(path), fault.strerror or "the disk refused"))
+            return False
         except AbleBoxError as fault:
             self._trouble(fault)
+            return False
+        return True
 
     def write_book(self) -> None:
         """Write the shop book."""
-        self._write(
-            "Shop book", "PDF", ".pdf", lambda: Late.SHOP_BOOK.module.shop_book(self._desk.document.made, self._plans())
-        )
+        self._write("Shop book", "PDF", ".pdf", self._book)
+
+    def _book(self) -> bytes:
+        book = Late.SHOP_BOOK.module
+        made = self._desk.document.made
+        wanted = book.Wanted(book.paper_of(made.project, locale()), f"{self._desk.now():%Y-%m-%d}")
+        found: bytes = book.shop_book(made, self._plans(), wanted)
+        return found
 
     def write_templates(self) -> None:
         """Write the templates of shaped panels."""
@@ -307,20 +326,42 @@ class FileMenu:
         self._write("Everything", "JSON", ".json", make)
 
     def print_book(self) -> None:
-        """Ask for a printer and print the shop book."""
-        printer = QPrinter(QPrinter.PrinterMode.HighResolution)
-        printer.setDocName(f"{self._desk.document.project.name}, shop book")
-        if QPrintDialog(printer, self._window).exec() != QDialog.DialogCode.Accepted:
-            return
-        try:
-            print_pages(Late.SHOP_BOOK.module.shop_book(self._desk.document.made, self._plans()), printer)
-            self._desk.document.handed_out()
-        except AbleBoxError as fault:
-            self._trouble(fault)
-        except OSError as fault:
-            ask.to_read(
-                self._window, "Not printed", f"The shop book was not printed: {fault}. Write it as PDF instead."
-            )
+        """Show the pages as they will be printed."""
+        preview = Late.PREVIEW.module.Preview(self._window, self._desk, self._plans, self._write, self.make_pages)
+        preview.show()
+        preview.make_pages()
+        preview.exec()
+        preview.deleteLater()
+
+    def write_table(self) -> None:
+        """Write the cut list as a spreadsheet, numbers as numbers."""
+        tables = Late.TABLES.module
+        start = str(Path(self._folder()) / (self._stem() + ".xlsx"))
+        path = ask.for_table_to_write(self._window, start)
+        if path is not None:
+            make = tables.table_ods if path.suffix.lower() == ".ods" else tables.table_xlsx
+            self._written(path, lambda: make(self._desk.document.made))
+
+    def write_parts_dxf(self) -> None:
+        """Write every part as DXF into a folder."""
+        folder = ask.for_folder(self._window, "Parts as DXF", self._folder())
+        if folder is not None:
+            files: dict[str, bytes] = Late.PART_DXF.module.part_files(self._desk.document.made)
+            all(self._written(folder / name, partial(bytes, data)) for name, data in files.items())
+
+    def write_gltf(self) -> None:
+        """Write the job as a 3D file."""
+        self._write("The job in 3D", "glTF", ".gltf", lambda: Late.GLTF.module.gltf(self._desk.document.made))
+
+    def write_html(self) -> None:
+        """Write steps, lists and sheets as a page for a phone."""
+        date = f"{self._desk.now():%Y-%m-%d}"
+        self._write(
+            "Pages for a phone",
+            "HTML",
+            ".html",
+            lambda: Late.HTML.module.html(self._desk.document.made, self._plans(), date),
+        )
 
     def _trouble(self, fault: AbleBoxError) -> None:
         self._desk.document.refused.emit(str(fault))

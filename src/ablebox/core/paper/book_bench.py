@@ -45,6 +45,7 @@ class Told:
         step: the step.
         title: what it is.
         said: sentence by sentence.
+        wait: how long what waits; empty for nothing.
         came_out: what is written down, with what it should be.
         gate: the gate before it: its title, then its lines; empty for none.
         done: whether it is ticked.
@@ -54,6 +55,7 @@ class Told:
     step: Step
     title: str
     said: tuple[str, ...]
+    wait: str
     came_out: tuple[str, ...]
     gate: tuple[str, ...]
     done: bool
@@ -101,15 +103,14 @@ def _told(book: Pages, words: BenchWords, letter: str, step: Step, number: int) 
     if step.gate is not Gate.NONE:
         gate = (gate_title(step.gate), *(words.gate_line(letter, step, row) for row in lines(bench, letter, step)))
     sentences = [_sentence(text) for text in said.do]
-    if said.wait:
-        sentences.append(_sentence(said.wait[:1].upper() + said.wait[1:]))
+    wait = _sentence(said.wait[:1].upper() + said.wait[1:]) if said.wait else ""
     came_out = []
     for key in step.asks:
         text, value = words.ask(letter, key)
         came_out.append(text if value is None else f"{text} {book.write(value)}")
     done = bench.is_done(JobStep(number, ((letter, step),)))
     title = said.title[:1].upper() + said.title[1:]
-    return Told(number, step, title, tuple(sentences), tuple(came_out), gate, done)
+    return Told(number, step, title, tuple(sentences), wait, tuple(came_out), gate, done)
 
 
 def _sentence(text: str) -> str:
@@ -122,27 +123,32 @@ def _said_once(cases: Sequence[Sequence[Told]]) -> set[str]:
         text
         for told in cases
         for each in told
-        for text in dict.fromkeys(each.said)
+        for text in dict.fromkeys((*each.said, each.wait))
         if len(text) >= _LONG and not _CODE.search(text)
     )
     return {text for text, count in seen.items() if count >= _OFTEN} if len(cases) > 1 else set()
 
 
 def _without(told: Told, once: set[str]) -> Told:
-    return replace(told, said=tuple(text for text in told.said if text not in once))
+    said = tuple(text for text in told.said if text not in once)
+    return replace(told, said=said, wait="" if told.wait in once else told.wait)
 
 
 def _for_all(book: Pages, groups: Sequence[tuple[list[str], CaseSteps, list[Told]]], once: set[str]) -> None:
     """Write what holds for every case, by the steps it belongs to."""
-    by_title: dict[str, list[str]] = {}
+    by_step: dict[What, tuple[str, list[str]]] = {}
+    waits: list[str] = []
     left = set(once)
     for _, _, told in groups:
         for each in told:
             for text in each.said:
                 if text in left:
                     left.discard(text)
-                    title = "Glue" if text.lower().startswith("glue:") else each.title.partition(":")[0]
-                    by_title.setdefault(title, []).append(text)
+                    by_step.setdefault(each.step.what, (each.title, []))[1].append(text)
+            if each.wait in left:
+                left.discard(each.wait)
+                waits.append(each.wait)
+    rows = [*by_step.values(), *([("Glue", waits)] if waits else [])]
 
     def begin() -> None:
         book.start(
@@ -154,8 +160,8 @@ def _for_all(book: Pages, groups: Sequence[tuple[list[str], CaseSteps, list[Told
 
     begin()
     flow = book.flow(2, begin)
-    for title, rows in by_title.items():
-        text = " ".join(rows)
+    for title, sentences in rows:
+        text = " ".join(sentences)
         flow.need(book.high(text, flow.wide) + 20)
         book.words(flow.x, title, flow.wide, 12.5, bold=True)
         book.words(flow.x, text, flow.wide)
@@ -249,7 +255,7 @@ def _pictures(book: Pages, letters: Sequence[str], told: Sequence[Told], start: 
 
 
 def _text(each: Told) -> str:
-    return " ".join(each.said)
+    return " ".join(text for text in (*each.said, each.wait) if text)
 
 
 def _height(book: Pages, each: Told, wide: float, letters: Sequence[str]) -> float:

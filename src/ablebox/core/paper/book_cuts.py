@@ -241,10 +241,16 @@ def _boards(book: Pages) -> None:
         for number, board in enumerate(plan.boards, start=1):
             view = board_view(goods, plan, book.made.units, kerf, number)
             high = max(board.plank.width / TICKS_PER_MM * scale, 12.0) + 24
-            if book.y + high > book.bottom:
+            # Codes of strips too thin to be written on stand below, with a line to them.
+            thin = sum(len(strip.cut.sticks) for strip in board.strips if strip.width / TICKS_PER_MM * scale < _THIN)
+            below = 14.0 * -(-thin // 4)
+            if book.y + high + below > book.bottom:
                 begin()
-            book.draw(view, (EDGE, book.y, EDGE + board.plank.length / TICKS_PER_MM * scale + 8, book.y + high), scale)
-            book.y += high
+            box = (EDGE, book.y, EDGE + board.plank.length / TICKS_PER_MM * scale + 8, book.y + high)
+            book.canvas.draw(
+                view, box, scale, (EDGE - 14, book.y - 4, book.width - EDGE + 14, book.y + high - 2 + below)
+            )
+            book.y += high + below
         book.y += 10
         flow = book.flow(2, begin)
         for number, board in enumerate(plan.boards, start=1):
@@ -258,5 +264,7 @@ def _boards(book: Pages) -> None:
         book.y += 8
 
 
+#: A strip thinner than this has no room for its code, in points.
+_THIN = 12.5
 #: The box beside a board, and beside each of its strips.
 BOARD_BOX = 10.5

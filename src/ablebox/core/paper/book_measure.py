@@ -78,11 +78,27 @@ def _cases(book: Pages) -> None:
     top = book.y
     each = (book.bottom - top) / 2 if book.height > book.width else book.bottom - top
     for case, _ in (row for row in book.made.built if book.shows(row[0].letter)):
-        if book.y + each > book.bottom + 2:
+        high = max(each, _LEAST + _sums_high(book, case.letter))
+        if book.y + high > book.bottom + 2:
             begin()
         start = book.y
-        _case(book, case.letter, start, each - 8)
-        book.y = start + each
+        _case(book, case.letter, start, high - 8)
+        book.y = start + high
+
+
+#: What the drawings of a case and its heading take at least, in points.
+_LEAST = 176.0
+
+
+def _columns_of(book: Pages, letter: str) -> list[list[str]]:
+    sums = [_line(book, number) for number in _numbers(book, letter)]
+    return [sums[::2], sums[1::2]]
+
+
+def _sums_high(book: Pages, letter: str) -> float:
+    """Return how high the sums of a case come out."""
+    half = (book.wide - GUTTER) / 2
+    return max((sum(book.high(text, half) for text in column) for column in _columns_of(book, letter)), default=0.0)
 
 
 def _case(book: Pages, letter: str, top: float, high: float) -> None:
@@ -94,11 +110,9 @@ def _case(book: Pages, letter: str, top: float, high: float) -> None:
     book.y = top + 16
     built = f"{words} · {case.frame.words} · {case.kick.words} · back {case.back.words} · top {case.top.words}"
     book.words(EDGE, built, book.wide, 10.5 if not any(c.isdigit() for c in built) else 11.5)
-    sums = [_line(book, number) for number in _numbers(book, letter)]
     half = (book.wide - GUTTER) / 2
-    columns = [sums[::2], sums[1::2]]
-    low = max((sum(book.high(text, half) for text in column) for column in columns), default=0.0)
-    room = max(120.0, top + high - book.y - low - 18)
+    columns, low = _columns_of(book, letter), _sums_high(book, letter)
+    room = max(110.0, top + high - book.y - low - 18)
     views = [("front", case_views.elevation(made, letter)), ("cut through", case_views.section(made, letter))]
     if made.assembly(letter).slant is not None:
         # A corner case is known by what it is from above.

@@ -9,6 +9,8 @@ from __future__ import annotations
 import hashlib
 from collections.abc import Iterator, Mapping
 from html import escape
+from importlib.resources import files
+from string import Template
 
 from ..bench.bench import NAMES, JobStep, bench_of
 from ..bench.gates import lines
@@ -24,25 +26,12 @@ from .paper_size import Paper, usual_paper
 from .sheet_page import sheet_page
 from .svg_canvas import SvgCanvas
 
-_STYLE = """
-:root{color-scheme:light dark;--ink:#1E2A33;--paper:#F7F2E7;--card:#FFFDF7;--line:#C9BFA8;--done:#2F6B3E}
-@media (prefers-color-scheme:dark){:root{--ink:#F1ECDF;--paper:#232B33;--card:#2C3640;--line:#46525E;--done:#8FCF9C}}
-*{box-sizing:border-box}body{margin:0;background:var(--paper);color:var(--ink);font:18px/1.4 sans-serif}
-header{position:sticky;top:0;background:var(--card);border-bottom:2px solid var(--ink);padding:.5rem 1rem}
-h1{font-size:1.2rem;margin:0}nav a{display:inline-block;padding:.3rem .6rem .3rem 0;color:inherit}
-main{max-width:60rem;margin:auto;padding:0 1rem 4rem}h2{margin:1.6rem 0 .5rem;border-bottom:2px solid}h3{margin:1.2rem 0 .4rem}
-label{display:flex;gap:.7rem;padding:.5rem;border-bottom:1px solid var(--line)}input{flex:none;width:1.6rem;height:1.6rem;margin:.1rem 0 0}
-label:has(input:checked){color:var(--done);text-decoration:line-through}b{font-weight:700}
-.gate{border-left:5px solid;background:var(--card);margin:.6rem 0;padding:.3rem .6rem}.size{font-size:1.25rem;font-weight:700;white-space:nowrap}
-svg{width:100%;height:auto;background:#fff;margin:.5rem 0}details{margin:.4rem 0}summary{padding:.6rem 0;font-weight:700;font-size:1.1rem}
-"""
-#: Keeps every tick under its own name, and puts them back.
-_SCRIPT = """
-(function(){var key=document.body.dataset.job+":";
-document.querySelectorAll("input[type=checkbox]").forEach(function(box){
-try{box.checked=box.checked||localStorage.getItem(key+box.id)==="1"}catch(e){}
-box.addEventListener("change",function(){try{localStorage.setItem(key+box.id,box.checked?"1":"0")}catch(e){}});});})();
-"""
+
+class _Page(Template):
+    """The page that ships with the program, its places marked by an at sign."""
+
+    delimiter = "@"
+    idpattern = "(?:name|job|told|nav|body)\\b"
 
 
 def html(made: Made, plans: Mapping[str, Plan], date: str = "", on: Paper | None = None) -> bytes:
@@ -62,16 +51,11 @@ def html(made: Made, plans: Mapping[str, Plan], date: str = "", on: Paper | None
     ]  # fmt: skip
     nav = " ".join(f'<a href="#{key}">{escape(words)}</a>' for key, words, _ in parts)
     told = " · ".join(each for each in (made.project.place, date, f"sizes in {made.units.words}") if each)
-    rows = [
-        "<!DOCTYPE html>",
-        f'<html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>{escape(name)}</title>',
-        f"<style>{_STYLE}</style></head>",
-        f'<body data-job="{job}"><header><h1>{escape(name)}</h1><div>{escape(told)}</div><nav>{nav}</nav></header><main>',
-    ]
-    for key, words, body in parts:
-        rows += [f'<h2 id="{key}">{escape(words)}</h2>', *body]
-    rows += [f"</main><script>{_SCRIPT}</script></body></html>", ""]
-    return "\n".join(rows).encode("utf-8")
+    body = "\n".join(
+        line for key, words, lines_of in parts for line in (f'<h2 id="{key}">{escape(words)}</h2>', *lines_of)
+    )
+    page = _Page((files("ablebox") / "assets" / "web" / "page.html").read_text(encoding="utf-8"))
+    return page.safe_substitute(name=escape(name), job=job, told=escape(told), nav=nav, body=body).encode("utf-8")
 
 
 def _tick(key: str, body: str, done: bool = False) -> str:

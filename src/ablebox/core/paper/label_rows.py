@@ -86,16 +86,12 @@ def _of_piece(made: Made, part: Part, piece: str, source: str, turned: bool) -> 
     size = f"{write(part.length.length)} × {write(part.width.length, True)}"
     case = "" if part.case in (LOOSE, FILLER, STRIP, JIG) else f"case {part.case}, "
     face = f"{part.bench_face.words} face up"
-    lies = [
-        f"{part.hand.value.upper()} HAND" if part.hand.value else "",
-        face,
-        f"banded {edges(part)}" if part.bands else "",
-    ]
     also = [
         f"finished {size}" if part.bands else "",
-        ", ".join(each for each in lies if each),
-        f"next: {_next(part)}" if part.machining or part.bands else "next: fit",
+        f"{part.hand.value.upper()} HAND, {face}" if part.hand.value else face,
+        f"next: {_next(part)}",
         f"{case}{source}",
+        f"banded {edges(part)}" if part.bands else "",
         f"grain {grain(part)}" + (", lay turned" if turned else ""),
     ]
     name = f"{part.name}, new" if new else part.name
@@ -104,11 +100,16 @@ def _of_piece(made: Made, part: Part, piece: str, source: str, turned: bool) -> 
     )
 
 
+#: How many kinds of work a label names.
+_NAMED = 2
+
+
 def _next(part: Part) -> str:
-    """Return what is machined next, in the order of the bench: what the saw or router takes out, bands, holes."""
+    """Return what is machined next, in the order of the bench: what the saw or router takes out, bands, holes; to be fitted if nothing is."""
     slots = [item.kind.value for item in part.machining if isinstance(item, Slot)]
     holes = [item.use.words for item in part.machining if isinstance(item, HoleRow)]
-    return ", ".join(dict.fromkeys([*slots, *(["bands"] if part.bands else []), *holes]))
+    work = list(dict.fromkeys([*slots, *(["bands"] if part.bands else []), *holes]))
+    return ", then ".join(work[:_NAMED]) or "fit"
 
 
 def _of_offcut(made: Made, goods: SheetGoods, given: Given, number: int) -> LabelRow:

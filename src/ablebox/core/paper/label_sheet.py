@@ -98,7 +98,7 @@ def label_sheet(code: str, on: Paper) -> LabelSheet:
         UnknownLabels: if there is none of that code.
     """
     if not code:
-        code = "letter-30" if on.name.partition("-")[0] in ("letter", "legal", "tabloid") else "a4-24"
+        code = "letter-30" if on.american else "a4-24"
     if code not in label_sheets():
         raise UnknownLabels(code)
     return label_sheets()[code]

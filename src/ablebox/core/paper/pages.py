@@ -114,7 +114,7 @@ class Pages:
             canvas.text(EDGE + TAG / 2, top + TAG / 2, tag, size, "middle", "ink", True)
             left += TAG + 12
         rows = [chapter.words, *right]
-        beside = max(width_of(row, 12.0 if i == 0 else SMALL + 1, i == 0) for i, row in enumerate(rows))
+        beside = max(width_of(row, 12.0 if i == 0 else TYPE, i == 0) for i, row in enumerate(rows))
         room = self.width - EDGE - beside - 14 - left
         size = 18.0
         while width_of(title, size, True) > room and size > 13:
@@ -130,7 +130,7 @@ class Pages:
                 canvas.text(left, at, line, TYPE, "start", "ink", False)
                 at += TYPE * self.leading
         for i, row in enumerate(rows):
-            canvas.text(self.width - EDGE, top + 10 + i * 15, row, 12.0 if i == 0 else SMALL + 1, "end", "ink", i == 0)
+            canvas.text(self.width - EDGE, top + 10 + i * 15, row, 12.0 if i == 0 else TYPE, "end", "ink", i == 0)
         rule = max(top + TAG + 6, at - 3, top + 4 + len(rows) * 15)
         canvas.polyline([(EDGE, rule), (self.width - EDGE, rule)], "ink", 2.0, False)
         self.y = rule + 16

@@ -55,6 +55,11 @@ class Paper:
         return self.width, self.height
 
     @property
+    def american(self) -> bool:
+        """Whether it is one of the American sizes."""
+        return not self.name.startswith("a")
+
+    @property
     def words(self) -> str:
         """What it is called."""
         kind = self.name.removesuffix(_ACROSS)

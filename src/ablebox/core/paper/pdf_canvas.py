@@ -19,6 +19,8 @@ from ..drawing.shapes import Point
 
 #: A fraction's digits, as a share of the words' type, and how far the upper ones are raised.
 _FRACTION_SIZE, _RAISED = 0.7, 0.3
+#: The least type on paper, in points.
+_LEAST = 8.0
 #: The space between a whole number and its fraction, and its size as a share of the words' type.
 _THIN, _THIN_SIZE = "\u2009", 0.6
 
@@ -47,6 +49,10 @@ def pieces_of(text: str, size: float, bold: bool) -> list[tuple[str, str, float,
             if run.endswith(_THIN):
                 # The typeface has no thin space: a common one, smaller.
                 pieces.append((" ", font, size * _THIN_SIZE, 0.0))
+            continue
+        if size * _FRACTION_SIZE < _LEAST:
+            # Set small its digits could not be read: it is written in a line.
+            pieces.append((run, font, size, 0.0))
             continue
         upper, lower = run.split("/")
         pieces.append((upper, heavier, size * _FRACTION_SIZE, size * _RAISED))
@@ -95,7 +101,7 @@ class PdfCanvas:
 
     def mark(self, key: str, title: str, level: int) -> None:
         """Note the page at hand in the outline, and as where links lead to."""
-        self._pdf.bookmarkPage(key)
+        self._pdf.bookmarkPage(key, fit="XYZ", left=0, top=self.size[1], zoom=0)
         self._pdf.addOutlineEntry(title, key, level, closed=level > 0)
 
     def link(self, box: tuple[float, float, float, float], key: str) -> None:

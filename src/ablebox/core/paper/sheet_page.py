@@ -43,8 +43,9 @@ _RING, _OFF, _ROW = 9.5, 15.0, 20.5
 _ROOM = (52.0, 30.0, 44.0, 34.0)
 #: A row of the list, its setting's type, and the type of a code on a piece.
 _LINE, _HEAD, _SETTING, _CODE = 18.5, 17.0, 15.0, 13.0
-#: How much of the page the drawing takes at most, and at least where the list of cuts is long.
-_MOST, _FEWEST = 0.56, 0.42
+#: How much of the page the drawing takes at most, and at least; what would leave it less goes on on a
+#: second page.
+_MOST, _FEWEST = 0.56, 0.36
 
 
 @dataclass(frozen=True, slots=True)
@@ -87,7 +88,7 @@ def sheet_page(book: Pages, code: str, plan: Plan, at: int) -> None:
     room = book.bottom - book.y
     columns = next((n for n in (2, 3) if _height(book, told, notes, n) < room * (1 - _MOST)), 3)
     spare = 1 - (_height(book, told, notes, columns) + 8) / room
-    _Picture(book, code, plan, sheet, goods, names, told).draw(min(_MOST, max(_FEWEST, spare)))
+    _Picture(book, code, plan, sheet, goods, names, told).draw(min(_MOST, spare) if spare >= _FEWEST else _MOST)
     _list(book, told, notes, columns, begin)
 
 
@@ -437,7 +438,7 @@ def _list(book: Pages, told: Sequence[_Told], notes: Sequence[str], columns: int
 
 
 #: What holds the size, as headings say it.
-_BY = {With.FENCE: "fence at", With.STOP: "stop at", With.LINE: "line at"}
+_BY = {With.FENCE: "fence", With.STOP: "stop", With.LINE: "line"}
 
 
 def _groups(told: Sequence[_Told]) -> list[tuple[str, list[_Told]]]:
@@ -446,7 +447,7 @@ def _groups(told: Sequence[_Told]) -> list[tuple[str, list[_Told]]]:
         cut = each.cut
         edge = (
             edge_words(cut)
-            .removeprefix("along a line, measured ")
+            .removeprefix("along a line, measured from the ")
             .removesuffix(" to the fence")
             .removesuffix(" to the stop")
         )

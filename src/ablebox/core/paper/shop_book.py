@@ -19,6 +19,7 @@ from .book_fit import fit_pages
 from .book_machine import machine_pages
 from .book_measure import measure_pages
 from .chapter import Chapter
+from .page_files import as_svg
 from .pages import Pages, pdf_of
 from .paper_size import NAMES, Paper, paper, usual_paper
 from .recorded import Page
@@ -86,3 +87,14 @@ def book_pages(made: Made, plans: Mapping[str, Plan], wanted: Wanted = Wanted())
 def shop_book(made: Made, plans: Mapping[str, Plan], wanted: Wanted = Wanted()) -> bytes:
     """Return the shop book of a project as PDF; see ``book_pages``."""
     return pdf_of(book_pages(made, plans, wanted), f"{made.project.name}: shop book")
+
+
+def book_of_project(project: Project, plans: Mapping[str, Plan], wanted: Wanted) -> tuple[bytes, list[tuple[str, str]]]:
+    """Return the shop book of a project as PDF, and the chapter and the title of each page: all of it can be sent to another process."""
+    pages = book_pages(Made(project), plans, wanted)
+    return pdf_of(pages, f"{project.name}: shop book"), [(page.chapter, page.title) for page in pages]
+
+
+def page_as_svg(project: Project, plans: Mapping[str, Plan], wanted: Wanted, number: int) -> bytes:
+    """Return one page of a shop book as SVG, from 0."""
+    return as_svg(book_pages(Made(project), plans, wanted)[number])

@@ -95,9 +95,9 @@ class History:
 
     def _with_given(self, project: Project) -> Project:
         """Return another state of the project, in which what is on paper by now, and what is in the log, still is."""
-        given, log = self.project.given, self.project.log
-        same = project.given == given and project.log == log
-        return project if same else replace(project, given=given, log=log)
+        given, log, paper = self.project.given, self.project.log, self.project.paper
+        same = project.given == given and project.log == log and project.paper == paper
+        return project if same else replace(project, given=given, log=log, paper=paper)
 
     def unsaved(self) -> None:
         """Note that the project as it stands is on no disk."""
