@@ -14,6 +14,7 @@ MM = 72 / 25.4
 _SIZES = {
     "letter": (612.0, 792.0), "legal": (612.0, 1008.0), "tabloid": (792.0, 1224.0), "a4": (210 * MM, 297 * MM), "a3": (297 * MM, 420 * MM),
 }  # fmt: skip
+_AMERICAN = frozenset({"letter", "legal", "tabloid"})
 _ACROSS = "-across"
 #: Every size by its name, upright and across.
 NAMES = tuple(name + across for name in _SIZES for across in ("", _ACROSS))
@@ -43,21 +44,18 @@ class Paper:
         name: such as ``a4`` or ``a4-across``.
         width: in points.
         height: in points.
+        american: whether it is one of the American sizes.
     """
 
     name: str
     width: float
     height: float
+    american: bool
 
     @property
     def size(self) -> tuple[float, float]:
         """Width and height, in points."""
         return self.width, self.height
-
-    @property
-    def american(self) -> bool:
-        """Whether it is one of the American sizes."""
-        return not self.name.startswith("a")
 
     @property
     def words(self) -> str:
@@ -75,8 +73,9 @@ def paper(name: str) -> Paper:
     kind = name.strip().lower()
     if kind not in NAMES:
         raise UnknownPaper(name)
-    wide, high = _SIZES[kind.removesuffix(_ACROSS)]
-    return Paper(kind, high, wide) if kind.endswith(_ACROSS) else Paper(kind, wide, high)
+    upright = kind.removesuffix(_ACROSS)
+    (wide, high), american = _SIZES[upright], upright in _AMERICAN
+    return Paper(kind, wide, high, american) if kind == upright else Paper(kind, high, wide, american)
 
 
 def usual_paper(locale: str, system: System) -> Paper:
