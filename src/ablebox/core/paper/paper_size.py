@@ -45,23 +45,19 @@ class Paper:
         width: in points.
         height: in points.
         american: whether it is one of the American sizes.
+        words: what it is called.
     """
 
     name: str
     width: float
     height: float
     american: bool
+    words: str
 
     @property
     def size(self) -> tuple[float, float]:
         """Width and height, in points."""
         return self.width, self.height
-
-    @property
-    def words(self) -> str:
-        """What it is called."""
-        kind = self.name.removesuffix(_ACROSS)
-        return f"{CALLED[kind]}, {'across' if self.name.endswith(_ACROSS) else 'upright'}"
 
 
 def paper(name: str) -> Paper:
@@ -75,7 +71,9 @@ def paper(name: str) -> Paper:
         raise UnknownPaper(name)
     upright = kind.removesuffix(_ACROSS)
     (wide, high), american = _SIZES[upright], upright in _AMERICAN
-    return Paper(kind, wide, high, american) if kind == upright else Paper(kind, high, wide, american)
+    if kind == upright:
+        return Paper(kind, wide, high, american, f"{CALLED[upright]}, upright")
+    return Paper(kind, high, wide, american, f"{CALLED[upright]}, across")
 
 
 def usual_paper(locale: str, system: System) -> Paper:
