@@ -250,7 +250,7 @@ class Templates(unittest.TestCase):
             self.assertEqual(run("templates", str(path), "--pdf", str(target))[0], 0)
             pages = PdfReader(io.BytesIO(target.read_bytes())).pages
             text = [page.extract_text() for page in pages]
-        self.assertTrue(all("check: this line is 4 in long" in words for words in text))
+        self.assertTrue(all("this line is 4 in long" in words for words in text))
         self.assertTrue(any("side, left, left hand" in words for words in text))
         self.assertGreaterEqual(len(pages), 5)
         status, _, err = run("templates", str(demo.path_of("mill-pantry")), "--pdf", "-")

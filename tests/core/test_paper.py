@@ -93,7 +93,7 @@ class Book(Demo):
             data = shop_book(made, plans, Wanted(paper(on)))
             self.assertEqual(faults(data), [], (made.project.name, on))
             seen += len(PdfReader(io.BytesIO(data)).pages)
-        self.assertGreater(seen, 60)
+        self.assertGreater(seen, 40)
         self.assertEqual(faults(labels(self.made, self.plans), labels=True), [])
 
     def test_what_reads_pages_finds_what_is_wrong_with_them(self) -> None:
@@ -117,7 +117,7 @@ class Book(Demo):
         for i, name in enumerate(names):
             made = Made(load(demo.path_of(name)).project)
             yield made, plan_all(made, 50), ("a4-across", "tabloid", "legal", "a3")[i % 4]
-        for seed in range(many(10)):
+        for seed in range(many(5)):
             rng = Random(seed)
             try:
                 case = replace(any_case(rng), in_alcove=False)

@@ -168,7 +168,7 @@ class OnPaper(unittest.TestCase):
         self.assertEqual(len(shown), len(stick.marks) + 1)
         pages = PdfReader(io.BytesIO(story_sticks(self.made))).pages
         text = "".join(page.extract_text() for page in pages)
-        for words in ("strip 1 of", "North wall", "case F", "check: this line is 4 in long"):
+        for words in ("strip 1 of", "North wall", "case F", "this line is 4 in long"):
             self.assertIn(words, text)
 
     def test_four_walls_at_right_angles_close(self) -> None:

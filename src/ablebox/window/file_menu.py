@@ -257,17 +257,24 @@ class FileMenu:
         """Write the shop book."""
         self._write("Shop book", "PDF", ".pdf", self._book)
 
+    def _paper(self) -> Any:
+        """Return the size of paper that is printed on."""
+        return Late.SHOP_BOOK.module.paper_of(self._desk.document.project, locale())
+
     def _book(self) -> bytes:
         book = Late.SHOP_BOOK.module
         made = self._desk.document.made
-        wanted = book.Wanted(book.paper_of(made.project, locale()), f"{self._desk.now():%Y-%m-%d}")
+        wanted = book.Wanted(self._paper(), f"{self._desk.now():%Y-%m-%d}")
         found: bytes = book.shop_book(made, self._plans(), wanted)
         return found
 
     def write_templates(self) -> None:
         """Write the templates of shaped panels."""
         self._write(
-            "Templates", "PDF", "-templates.pdf", lambda: Late.TEMPLATES.module.templates(self._desk.document.made)
+            "Templates",
+            "PDF",
+            "-templates.pdf",
+            lambda: Late.TEMPLATES.module.templates(self._desk.document.made, self._paper()),
         )
 
     def write_drilling(self) -> None:
@@ -276,7 +283,7 @@ class FileMenu:
             "Drilling templates",
             "PDF",
             "-drilling.pdf",
-            lambda: Late.DRILLING.module.drilling(self._desk.document.made),
+            lambda: Late.DRILLING.module.drilling(self._desk.document.made, self._paper()),
         )
 
     def write_sticks(self) -> None:
@@ -285,7 +292,7 @@ class FileMenu:
             "Story sticks",
             "PDF",
             "-sticks.pdf",
-            lambda: Late.STORY_STICKS.module.story_sticks(self._desk.document.made),
+            lambda: Late.STORY_STICKS.module.story_sticks(self._desk.document.made, self._paper()),
         )
 
     def write_labels(self) -> None:

@@ -167,6 +167,9 @@ def _fence_list(book: Pages, plans: Mapping[str, Plan]) -> None:
             "Set once, for all sheets, until something else is set: the cut's number, the strip by sheet and name, what it gives.",
         )
 
+    if book.made.project.rack.saw.batch == 1:
+        # Sheet by sheet everything stands on the sheets' own pages already.
+        return
     started = False
     for code, plan in plans.items():
         rows = fence_rows(book.made, code, plan)

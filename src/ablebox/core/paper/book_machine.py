@@ -13,7 +13,7 @@ from ..drawing.shapes import Area, Circle, Dimension, Drawing, Path, Shape
 from ..jigs.blocks import Block, blocks, sizes
 from ..jigs.settings import settings
 from ..parts.listing import Part
-from ..parts.words import drill, lines
+from ..parts.words import drill, told_once
 from .chapter import Chapter
 from .pages import TYPE, Flow, Pages
 
@@ -75,7 +75,7 @@ def drawn(book: Pages) -> list[Drawn]:
         if not part.machining or not book.shows(part.case):
             continue
         view = part_view(part, book.made.units)
-        told = (tuple(lines(part.machining, book.made.units)), part.goods.code, part.grain, part.width.length)
+        told = (tuple(told_once(part.machining, book.made.units)), part.goods.code, part.grain, part.width.length)
         keys: list[object] = [("form", _form(view, 1, 1), told, part.hand)]
         if not part.outline:
             bands = tuple(sorted(band.edge.words for band in part.bands))
@@ -205,7 +205,7 @@ def _view(book: Pages, row: Drawn) -> Drawing:
 def _high(book: Pages, wide: float, row: Drawn, broken: bool = False) -> float:
     """Return how high a part comes out; with its first line of work only, where the others go on elsewhere."""
     part = row.parts[0]
-    told = lines(part.machining, book.made.units)
+    told = told_once(part.machining, book.made.units)
     _, picture = _picture(part, _view(book, row), len(told) <= _FEW, wide)
     high = book.high_led(f"{row.heading}:", _said(book, row), wide) + picture + 8
     return high + sum(book.high(text, wide - 16) + 1 for text in (told[:1] if broken else told)) + 12
@@ -214,7 +214,7 @@ def _high(book: Pages, wide: float, row: Drawn, broken: bool = False) -> float:
 def _block(book: Pages, flow: Flow, row: Drawn, high: float) -> None:
     part = row.parts[0]
     view = _view(book, row)
-    told = lines(part.machining, book.made.units)
+    told = told_once(part.machining, book.made.units)
     flow.need(min(high, _high(book, flow.wide, row, broken=True)) if flow.at < flow.columns - 1 else high)
     scale, picture = _picture(part, view, len(told) <= _FEW, flow.wide)
     book.led(flow.x, f"{row.heading}:", _said(book, row), flow.wide)

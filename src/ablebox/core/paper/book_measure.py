@@ -139,7 +139,8 @@ _KEYS = (
 
 
 def _numbers(book: Pages, letter: str) -> list[Reckoned]:
-    return [book.made.numbers[f"{letter}/{key}"] for key in _KEYS if f"{letter}/{key}" in book.made.numbers]
+    found = [book.made.numbers[f"{letter}/{key}"] for key in _KEYS if f"{letter}/{key}" in book.made.numbers]
+    return [number for number in found if number.terms]
 
 
 def _line(book: Pages, number: Reckoned) -> str:

@@ -18,5 +18,5 @@ def check_line(canvas: PdfCanvas, system: System, x: float, y: float) -> None:
     canvas.polyline([(x, y), (x + length, y)], "ink", 1.0, False)
     for end in (x, x + length):
         canvas.polyline([(end, y - 4), (end, y + 4)], "ink", 1.0, False)
-    words = f"check: this line is {'4 in' if inch else '100 mm'} long; if not, print at 100 %"
-    canvas.text(x + length + 8, y, words, 9, "start", "quiet", False)
+    words = f"this line is {'4 in' if inch else '100 mm'} long; if not, print at 100 %"
+    canvas.text(x + length + 8, y, words, 11.5, "start", "ink", False)

@@ -6,18 +6,21 @@ from __future__ import annotations
 from ..lengths import Length
 from ..parts.words import drill
 from ..shop.made import Made
-from ..units import System
 from .check_line import POINTS, check_line
+from .paper_size import Paper, usual_paper
 from .pdf_canvas import PdfCanvas
 
-_LETTER, _A4 = (612.0, 792.0), (595.28, 841.89)
 _EDGE = 40.0
 
 
-def drilling(made: Made) -> bytes:
-    """Return the drilling templates of a project as PDF: one page for each hinge setting, one for pulls."""
-    inch = made.units.system is System.INCH
-    page = _Page(made, _LETTER if inch else _A4)
+def drilling(made: Made, on: Paper | None = None) -> bytes:
+    """Return the drilling templates of a project as PDF: one page for each hinge setting, one for pulls.
+
+    Args:
+        made: what was made.
+        on: the size of paper; the one usual where the units are if not given.
+    """
+    page = _Page(made, (on or usual_paper("", made.units.system)).size)
     hinges = []
     for case in made.project.cases:
         for _, fronts in case.faces:
@@ -50,13 +53,13 @@ class _Page:
         radius = cup.mm / 2 * POINTS
         centre = x + (edge.mm + cup.mm / 2) * POINTS
         self.canvas.polyline([(x, y - 170), (x, y + 170)], "ink", 1.6, False)
-        self.canvas.text(x - 8, y - 176, "edge of the door: fold here", 9, "start", "quiet", False)
+        self.canvas.text(x - 8, y - 176, "edge of the door: fold here", 10, "start", "ink", False)
         self.canvas.circle(centre, y, radius, "", "ink", 1.0)
         self._cross(centre, y, radius + 8)
         # The two screws of a cup stand 9.5 mm further in, 45 mm apart (common practice).
         for z in (-22.5, 22.5):
             self._cross(centre + 9.5 * POINTS, y + z * POINTS, 5)
-        self.canvas.text(centre + radius + 14, y, "centre on the line you marked", 9, "start", "quiet", False)
+        self.canvas.text(centre + radius + 14, y, "centre on the line you marked", 10, "start", "ink", False)
 
     def pulls(self) -> None:
         """Pairs of holes for pulls, one below the other."""
@@ -64,7 +67,7 @@ class _Page:
         y = _EDGE + 100
         sold = sorted({item.length for item in self.made.project.rack.hardware_of("pull", self.made.units.system)})
         for apart in sold:
-            if y > self.size[1] - _EDGE:
+            if y > self.size[1] - _EDGE - 20:
                 self._start("Pulls, centre to centre")
                 y = _EDGE + 100
             middle, half = self.size[0] / 2, apart.mm / 2 * POINTS
@@ -73,8 +76,8 @@ class _Page:
                 self.canvas.circle(x, y, 2.5 * POINTS, "", "ink", 0.8)
                 self._cross(x, y, 10)
             self._cross(middle, y, 14)
-            self.canvas.text(_EDGE, y - 26, f"{self.made.units.write(apart)} apart", 10, "start", "ink", True)
-            y += 120
+            self.canvas.text(_EDGE, y - 26, f"{self.made.units.write(apart)} apart", 12, "start", "ink", True)
+            y += 84
 
     def _cross(self, x: float, y: float, reach: float) -> None:
         self.canvas.polyline([(x - reach, y), (x + reach, y)], "ink", 0.5, False)

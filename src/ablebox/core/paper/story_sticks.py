@@ -6,20 +6,26 @@ from __future__ import annotations
 from ..lengths import Length
 from ..shop.made import Made
 from ..shop.story import Stick, case_stick, wall_stick
-from ..units import System
 from .check_line import POINTS, check_line
-from .pdf_canvas import PdfCanvas
+from .pages import cut_to
+from .paper_size import Paper, usual_paper
+from .pdf_canvas import PdfCanvas, width_of
+from .recorded import FIGURE, WORD, least
 
-_LETTER, _A4 = (612.0, 792.0), (595.28, 841.89)
 _EDGE, _HEAD = 36.0, 64.0
-#: Strips beside each other on a page, and what each overlaps the one before, in points.
-_STRIPS, _OVERLAP = 3, 36.0
+#: How wide a strip with its words is at least, what each overlaps the one before, from word to word, and how far words stand behind
+#: the stick, in points.
+_WIDE, _OVERLAP, _LINE, _BEHIND = 250.0, 36.0, 13.5, 52.0
 
 
-def story_sticks(made: Made) -> bytes:
-    """Return the sticks of all walls and cases as PDF."""
-    inch = made.units.system is System.INCH
-    book = _Book(made, _LETTER if inch else _A4)
+def story_sticks(made: Made, on: Paper | None = None) -> bytes:
+    """Return the sticks of all walls and cases as PDF.
+
+    Args:
+        made: what was made.
+        on: the size of paper; the one usual where the units are if not given.
+    """
+    book = _Book(made, (on or usual_paper("", made.units.system)).size)
     for number in range(1, len(made.rooms) + 1):
         stick = wall_stick(made, number)
         if len(stick.marks) > 1:
@@ -53,12 +59,13 @@ class _Book:
     def stick(self, stick: Stick) -> None:
         room = self.size[1] - _EDGE - _HEAD - _EDGE
         rows = strips(stick.length, room)
-        wide = (self.size[0] - 2 * _EDGE) / _STRIPS
+        beside = max(1, int((self.size[0] - 2 * _EDGE) // _WIDE))
+        wide = (self.size[0] - 2 * _EDGE) / beside
         for i, (low, high) in enumerate(rows):
-            if i % _STRIPS == 0:
+            if i % beside == 0:
                 self._page(stick)
-            x = _EDGE + (i % _STRIPS) * wide
-            self._strip(stick, x, low, high, f"strip {i + 1} of {len(rows)}")
+            x = _EDGE + 8 + (i % beside) * wide
+            self._strip(stick, x, wide, low, high, f"strip {i + 1} of {len(rows)}")
 
     def _page(self, stick: Stick) -> None:
         if self.started:
@@ -66,26 +73,58 @@ class _Book:
         self.started = True
         end = "floor" if stick.upright else "left end"
         title = f"Story stick of {stick.name}: begin at the {end}, lay the ticks of two strips over each other"
-        self.canvas.text(_EDGE, _EDGE - 6, title, 11, "start", "ink", True)
+        self.canvas.text(_EDGE, _EDGE - 6, cut_to(title, 12, self.size[0] - 2 * _EDGE, True), 12, "start", "ink", True)
         check_line(self.canvas, self.made.units.system, _EDGE, _EDGE + 14)
 
-    def _strip(self, stick: Stick, x: float, low: float, high: float, words: str) -> None:
+    def _strip(self, stick: Stick, x: float, wide: float, low: float, high: float, words: str) -> None:
         canvas, foot = self.canvas, self.size[1] - _EDGE
         canvas.polyline([(x, foot), (x, foot - (high - low))], "ink", 1.2, False)
-        canvas.text(x + 4, foot + 14, words, 9, "start", "quiet", False)
+        canvas.text(x + 4, foot + 14, words, FIGURE, "start", "ink", False)
         # A tick a little inside each end of the strip: the next strip has it at the same place of the stick.
         for tick in (low + _OVERLAP / 2, high - _OVERLAP / 2):
             y = foot - (tick - low)
             canvas.polyline([(x - 6, y), (x + 6, y)], "quiet", 0.4, False)
-        for mark in stick.marks:
-            at = mark.at.mm * POINTS
-            if low - 0.01 <= at <= high + 0.01:
-                y = foot - (at - low)
-                canvas.polyline(
-                    [(x, y), (x + (26 if mark.minor else 40), y)], "ink", 0.5 if mark.minor else 1.0, mark.minor
-                )
-                text = f"{self.made.units.write(mark.at)}  {mark.words}"
-                size = 8.0
-                while canvas.text_width(text, size, False) > (self.size[0] - 2 * _EDGE) / _STRIPS - 48 and size > 5:
+        mine = [
+            (foot - (mark.at.mm * POINTS - low), mark)
+            for mark in stick.marks
+            if low - 0.01 <= mark.at.mm * POINTS <= high + 0.01
+        ]
+        for (y, mark), at in zip(mine, _apart([y for y, _ in mine], foot - (high - low), foot), strict=True):
+            end = x + (26 if mark.minor else 36)
+            canvas.polyline([(x, y), (end, y)], "ink", 0.5 if mark.minor else 1.0, mark.minor)
+            if abs(at - y) > 1:
+                canvas.polyline([(end, y), (x + _BEHIND - 3, at)], "quiet", 0.5, False)
+            number = self.made.units.write(mark.at)
+            canvas.text(x + _BEHIND, at, number, FIGURE, "start", "ink", True)
+            behind = x + _BEHIND + width_of(number, FIGURE, True) + 6
+            room, size = x + wide - 12 - behind, 11.0
+            if not any(char.isdigit() for char in mark.words):
+                while width_of(mark.words, size, False) > room and size > WORD:
                     size -= 0.5
-                canvas.text(x + 44, y, text, size, "start", "quiet" if mark.minor else "ink", False)
+            canvas.text(
+                behind,
+                at,
+                cut_to(mark.words, least(mark.words, size), room),
+                least(mark.words, size),
+                "start",
+                "ink",
+                False,
+            )
+
+
+def _apart(places: list[float], top: float, foot: float) -> list[float]:
+    """Return where words of marks stand so that none is on another, as near to their marks as can be.
+
+    Args:
+        places: of the marks, from the foot up.
+        top: as high as words may stand.
+        foot: as low.
+    """
+    found: list[float] = []
+    for y in places:
+        found.append(min(y, found[-1] - _LINE) if found else min(y, foot))
+    for i in range(len(found) - 1, -1, -1):
+        # What came out too high pushes those below it down again.
+        least = top if i == len(found) - 1 else found[i + 1] + _LINE
+        found[i] = max(found[i], least)
+    return found

@@ -39,6 +39,51 @@ def lines(items: Sequence[Machining], units: Units) -> list[str]:
     return [*slot_lines(slots, units), *(_row(item, units) for item in items if isinstance(item, HoleRow))]
 
 
+def told_once(items: Sequence[Machining], units: Units) -> list[str]:
+    """Return the machining of a part as ``lines`` does, what one bit does to one face at one setting told once, line of holes by line."""
+    slots = [item for item in items if isinstance(item, Slot)]
+    groups: dict[object, list[HoleRow]] = {}
+    for row in (item for item in items if isinstance(item, HoleRow)):
+        pocket = row.use is Use.POCKET and row.toward is not None
+        # Pockets into both ends, at the same places, are one line.
+        ends = (tuple(row.at), row.stock, row.end) if pocket else ()
+        groups.setdefault(
+            (row.use, row.face, row.diameter, row.depth, row.through, row.in_edge, pocket, ends), []
+        ).append(row)
+    return [*slot_lines(slots, units), *(_group(rows, units) for rows in groups.values())]
+
+
+def _group(rows: Sequence[HoleRow], units: Units) -> str:
+    first = rows[0]
+    if len(rows) == 1:
+        return _row(first, units)
+    if first.use is Use.POCKET and first.toward is not None:
+        name = hole_words(first.use, len(first.at))
+        kind = "ends" if first.end else "edges"
+        into = " and ".join(row.toward.words for row in rows if row.toward is not None)
+        jig = f"set for {units.write(first.stock)} stock"
+        return f"{len(first.at)} {name} from the {first.face.words} face into each of the {into} {kind}, {jig}: {_places(first, units)}"
+    count = sum(len(row.at) for row in rows)
+    place, across = ("edge", "face") if first.in_edge else ("face", "edge")
+    lines_of = "; ".join(
+        f"{units.write(row.across.start)} from the {row.across.edge.words} {across}: {_along(row, units)}"
+        for row in rows
+    )
+    return f"{count} {_bored(first, count, units)}, in the {first.face.words} {place}: {lines_of}"
+
+
+def _bored(row: HoleRow, count: int, units: Units) -> str:
+    deep = "right through" if row.through else f"× {drill(row.depth, units)} deep"
+    return f"{hole_words(row.use, count)}, {drill(row.diameter, units)} {deep}{_MORE.get(row.use, '')}"
+
+
+def _along(row: HoleRow, units: Units) -> str:
+    # A pitch that is rounded would be off by more at every hole.
+    if row.pitch is not None and not units.rounded(row.pitch)[1]:
+        return f"first {units.write(row.at[0])} from the {row.edge.words} edge, every {units.write(row.pitch)}, {len(row.at)} of them"
+    return _places(row, units)
+
+
 def drill(length: Length, units: Units) -> str:
     """Return a bit's size: bits sold in millimetres keep them in an inch shop, where no fraction is exact."""
     _, mark = units.rounded(length)
@@ -61,8 +106,7 @@ def _row(row: HoleRow, units: Units) -> str:
     place, across = ("edge", "face") if row.in_edge else ("face", "edge")
     where = f"in the {row.face.words} {place}"
     line = f"{units.write(row.across.start)} from the {row.across.edge.words} {across}"
-    deep = "right through" if row.through else f"× {drill(row.depth, units)} deep"
-    size = f"{hole_words(row.use, len(row.at))}, {drill(row.diameter, units)} {deep}{_MORE.get(row.use, '')}, {where}, {line}"
+    size = f"{_bored(row, len(row.at), units)}, {where}, {line}"
     # A pitch that is rounded would be off by more at every hole.
     if row.pitch is not None and not units.rounded(row.pitch)[1]:
         first = f"first {units.write(row.at[0])} from the {row.edge.words} edge"
