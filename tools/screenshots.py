@@ -9,10 +9,10 @@ from pathlib import Path
 
 #: Which pictures of which demo are kept.
 KEPT = {
-    "lantern-yard": ("case", "apart", "inside", "fronts", "parts", "sheets", "boards", "rack"),
+    "lantern-yard": ("case", "fronts", "parts", "sheets", "boards", "rack"),
     "harbour-cottage": ("room",),
     "heron-house": ("run", "sticks", "bench", "days"),
-    "orchard-corner": ("plan", "corner"),
+    "orchard-corner": ("plan",),
     "weir-loft": ("mm-room",),
     "mill-pantry": ("mm-sheets", "mm-bench"),
     "quarry-hall": ("fit",),
@@ -41,6 +41,8 @@ def main() -> None:
                 target = folder / f"{stem}.png"
                 target.write_bytes((taken / f"{stem}.png").read_bytes())
                 print(target)
+        for target in app.paper_pictures(demo.path_of("heron-house"), folder):
+            print(target)
 
 
 if __name__ == "__main__":

@@ -16,8 +16,8 @@ from datetime import date, datetime
 from pathlib import Path
 from types import TracebackType
 
-from PyQt6.QtCore import QByteArray, QEvent
-from PyQt6.QtGui import QIcon
+from PyQt6.QtCore import QByteArray, QEvent, QSize, Qt, QThread
+from PyQt6.QtGui import QIcon, QPainter, QPixmap
 from PyQt6.QtWidgets import QApplication, QPushButton
 
 from .. import __version__
@@ -112,11 +112,16 @@ def run(path: Path | None, as_copy: bool = False, verbose: bool = False) -> int:
         window.files.open(path, as_copy)
     code = app.exec()
     endings.close()
-    window.close_down()
-    window.deleteLater()
-    app.sendPostedEvents(None, QEvent.Type.DeferredDelete)
+    _let_go(window)
     log.end()
     return code
+
+
+def _let_go(window: MainWindow) -> None:
+    """Let a window go before the application ends: Qt may fall over one that is still there then."""
+    window.close_down()
+    window.deleteLater()
+    application().sendPostedEvents(None, QEvent.Type.DeferredDelete)
 
 
 class _Hook:
@@ -186,6 +191,55 @@ def pictures(path: Path, folder: Path, prefix: str = "") -> list[Path]:
             taken += _sheet_pictures(window, folder, prefix)
     window.desk.document.history.saved()
     window.close()
+    _let_go(window)
+    return taken
+
+
+#: Pages of paper that are shown, and how wide they are, in pixels: the first page of a chapter whose title begins so.
+_PAGES, _PAGE_WIDE = {"paper-sheet": ("sheets", "Sheet 2"), "paper-bench": ("bench", "Pots")}, 900
+
+
+def paper_pictures(path: Path, folder: Path) -> list[Path]:
+    """Take pictures of the preview of a project's shop book, and of the best of its pages.
+
+    Args:
+        path: the project.
+        folder: where the pictures go.
+
+    Raises:
+        AbleBoxError: if the project cannot be opened.
+    """
+    window = open_window(InstantPlanner(rounds=600))
+    window.desk.document.open(path, as_copy=True)
+    window.desk.now = lambda: datetime(2026, 5, 9, 8)
+    plans = dict(window.desk.planner.plans)
+    preview = Late.PREVIEW.module.Preview(
+        window, window.desk, lambda: plans, lambda *_: None, Late.SHOP_BOOK.module.book_of_project
+    )
+    preview.show()
+    preview.make_pages()
+    preview.show_chapter("machine")
+    for _ in range(30):
+        # The pages are drawn a little later.
+        application().processEvents()
+        QThread.msleep(40)
+    taken = [folder / "preview.png"]
+    preview.grab().save(str(taken[0]))
+    for name, (chapter, title) in _PAGES.items():
+        at = next(i for i, row in enumerate(preview.pages) if row[0] == chapter and row[1].startswith(title))
+        points = preview.document.pagePointSize(at)
+        size = QSize(_PAGE_WIDE, round(_PAGE_WIDE * points.height() / points.width()))
+        picture = QPixmap(size)
+        picture.fill(Qt.GlobalColor.white)
+        painter = QPainter(picture)
+        painter.drawImage(0, 0, preview.document.render(at, size))
+        painter.end()
+        taken.append(folder / f"{name}.png")
+        picture.save(str(taken[-1]))
+    window.desk.document.history.saved()
+    preview.close()
+    window.close()
+    _let_go(window)
     return taken
 
 

@@ -25,12 +25,12 @@ from .pdf_canvas import width_of
 
 #: How far words stand behind box and number, the height of a picture, the pages a case may take, and
 #: from line to line where they would be more.
-_INDENT, _PICTURE, _MOST, _TIGHT = 33.0, 84.0, 2, 1.12
+_INDENT, _PICTURE, _MOST, _TIGHT = 36.0, 84.0, 2, 1.12
 #: A sentence is said once for all where it names no part, is so long, and would stand so often.
 _LONG, _OFTEN = 24, 3
 #: Steps that are shown, the hardest to see first.
 _SHOWN = (
-    What.CASE, What.BACK, What.FRAME, What.BOXES, What.PARTITIONS, What.BASE, What.COUNTER, What.SIDE, What.FRAME_MADE, What.DOORS, What.SHELVES_FIXED,
+    What.BACK, What.FRAME, What.CASE, What.BOXES, What.PARTITIONS, What.BASE, What.COUNTER, What.SIDE, What.FRAME_MADE, What.DOORS, What.SHELVES_FIXED,
     What.CASE_TOP, What.TOP_RAILS, What.RAILS, What.KICK, What.END, What.PACKERS, What.SHELVES,
 )  # fmt: skip
 _CODE = re.compile(r"\b[A-Za-z]{1,3}-\d{2}")
