@@ -98,31 +98,30 @@ def _facts(book: Pages, wide: float) -> None:
 
 
 def _contents(book: Pages, contents: Sequence[Chapter], x: float, wide: float) -> None:
-    """List the chapters; where each begins is written once that is known (``fill_contents``)."""
+    """Leave room for the list of chapters; it is written once the pages are known (``fill_contents``)."""
     book.heading(x, "In this book")
     for chapter in contents:
-        book.canvas.text(x, book.y, chapter.words, TYPE, "start", "ink", False)
         book.page.links.append(((x, book.y - 8, x + wide, book.y + 8), f"chapter-{chapter.value}"))
         book.y += 16
 
 
 def fill_contents(book: Pages, contents: Sequence[Chapter]) -> None:
-    """Write the numbers of the pages beside the chapters on the cover."""
+    """Write the chapters there are on the cover, each with the number of its first page, and let it lead there."""
     first: dict[str, int] = {}
     for number, page in enumerate(book.pages, start=1):
         first.setdefault(page.chapter, number)
     cover = book.pages[0]
-    for (_, top, right, low), key in cover.links:
-        begins = first.get(key.removeprefix("chapter-"))
-        if begins is not None:
-            text = str(begins)
-            book.canvas_of(cover).text(right, (top + low) / 2, text, 12.0, "end", "ink", True)
-            start = right - width_of(text, 12.0, True) - 6
-            name = Chapter(key.removeprefix("chapter-")).words
-            left = (right - (book.wide - GUTTER) / 2) + width_of(name, TYPE, False) + 6
-            book.canvas_of(cover).polyline([(left, low - 4), (start, low - 4)], "line", 0.8, True)
-    # What is linked and not in the book leads nowhere.
-    cover.links[:] = [row for row in cover.links if row[1].removeprefix("chapter-") in first]
+    places = [box for box, _ in cover.links]
+    cover.links.clear()
+    told = [chapter for chapter in contents if chapter.value in first and chapter is not Chapter.COVER]
+    canvas = book.canvas_of(cover)
+    for (left, top, right, low), chapter in zip(places, told, strict=False):
+        middle, text = (top + low) / 2, str(first[chapter.value])
+        canvas.text(left, middle, chapter.words, TYPE, "start", "ink", False)
+        canvas.text(right, middle, text, 12.0, "end", "ink", True)
+        begins = left + width_of(chapter.words, TYPE, False) + 6
+        canvas.polyline([(begins, low - 4), (right - width_of(text, 12.0, True) - 6, low - 4)], "line", 0.8, True)
+        cover.links.append(((left, top, right, low), f"chapter-{chapter.value}"))
 
 
 def _open(book: Pages, begin: object) -> None:
@@ -138,7 +137,7 @@ def _open(book: Pages, begin: object) -> None:
         book.words(flow.x, text, flow.wide)
     book.y += 6
     found = snags(made)
-    flow.need(36)
+    flow.need(90 if found else 20)
     book.heading(flow.x, "Snags" if found else "No snags")
     for snag in found:
         text = f"{snag.level.words}: {snag.sentence}"

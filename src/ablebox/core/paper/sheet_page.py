@@ -235,11 +235,12 @@ class _Picture:
         spare = [
             (middle[0] + dx, middle[1] + dy) for far in (16, 24, 34, 46, 60, 80) for dx, dy in ((far, 0), (-far, 0), (0, far), (0, -far), (far, far), (-far, -far))
         ]  # fmt: skip
-        at = next((p for p in (*places, *spare) if self._ring_fits(p)), places[0])
-        self._draw_ring(at, str(told.n), (x0, y0), (x1, y1))
+        radius = _ring_of(told.n)
+        at = next((p for p in (*places, *spare) if self._ring_fits(p, radius)), places[0])
+        self._draw_ring(at, told.n, (x0, y0), (x1, y1))
 
-    def _ring_fits(self, at: tuple[float, float]) -> bool:
-        box = _round(at)
+    def _ring_fits(self, at: tuple[float, float], radius: float) -> bool:
+        box = _round(at, radius)
         inside = (
             box[0] >= self.within[0]
             and box[1] >= self.within[1]
@@ -248,9 +249,7 @@ class _Picture:
         )
         return inside and not any(meet(box, other, 0.5) for other in self.taken)
 
-    def _draw_ring(
-        self, at: tuple[float, float], text: str, one: tuple[float, float], two: tuple[float, float]
-    ) -> None:
+    def _draw_ring(self, at: tuple[float, float], n: int, one: tuple[float, float], two: tuple[float, float]) -> None:
         canvas = self.book.canvas
         near = (
             min(max(at[0], min(one[0], two[0])), max(one[0], two[0])),
@@ -258,9 +257,9 @@ class _Picture:
         )
         if abs(near[0] - at[0]) + abs(near[1] - at[1]) > 1:
             canvas.polyline([at, near], "select", 1.2, False)
-        canvas.circle(*at, _RING, "card", "select", 1.8)
-        canvas.text(*at, text, FIGURE, "middle", "ink", True)
-        self.taken.append(_round(at))
+        canvas.circle(*at, _ring_of(n), "card", "select", 1.8)
+        canvas.text(*at, str(n), FIGURE, "middle", "ink", True)
+        self.taken.append(_round(at, _ring_of(n)))
 
     def _carets(self) -> None:
         """Mark on every piece the edges that lay against the fence or the stop when it was cut to size."""
@@ -326,7 +325,7 @@ class _Picture:
         for text in (one, code):
             upright = Words(x, y, text, FIGURE, "ink", True, True)
             if (
-                wide >= 10
+                wide >= 6
                 and width_of(text, FIGURE, True) <= high + 2
                 and not any(meet(upright.box, b, 0.5) for b in self.taken)
             ):
@@ -394,8 +393,13 @@ class _Picture:
         self.taken.append(words.box)
 
 
-def _round(at: tuple[float, float]) -> Box:
-    return at[0] - _RING, at[1] - _RING, at[0] + _RING, at[1] + _RING
+def _ring_of(n: int) -> float:
+    """Return half the width of the ring around a number."""
+    return max(_RING, width_of(str(n), FIGURE, True) / 2 + 2.5)
+
+
+def _round(at: tuple[float, float], radius: float) -> Box:
+    return at[0] - radius, at[1] - radius, at[0] + radius, at[1] + radius
 
 
 # The list
@@ -406,7 +410,7 @@ def _height(book: Pages, told: Sequence[_Told], notes: Sequence[str], columns: i
     wide = (book.wide - (columns - 1) * GUTTER) / columns
     heads = [_HEAD * len(book.broken(heading, wide, TYPE, True)) + 4 for heading, _ in _groups(told)]
     below = sum(book.high(note, book.wide) + 3 for note in notes)
-    return (len(told) * _LINE + sum(heads)) / columns + 2 * _LINE + below + 38
+    return (len(told) * _LINE + sum(heads)) / columns + 3 * _LINE + below + 38
 
 
 def _list(book: Pages, told: Sequence[_Told], notes: Sequence[str], columns: int, begin: Callable[[], None]) -> None:
@@ -461,7 +465,7 @@ def _groups(told: Sequence[_Told]) -> list[tuple[str, list[_Told]]]:
 def _row(book: Pages, flow: Flow, told: _Told, stays: bool) -> None:
     canvas, x, y = book.canvas, flow.x, book.y
     book.tick(x, y, side=13.0)
-    canvas.circle(x + 27, y, _RING - 0.4, "card", "select", 1.6)
+    canvas.circle(x + 27, y, _ring_of(told.n) - 0.4, "card", "select", 1.6)
     canvas.text(x + 27, y, str(told.n), FIGURE, "middle", "ink", True)
     right = x + 90
     if stays:
