@@ -15,6 +15,7 @@ class Late(Enum):
     """What is loaded late: its module, and the package that asks for it."""
 
     PREVIEW = ("window.preview", "window")
+    LABEL_DIALOG = ("window.label_dialog", "window")
     SHOP_BOOK = ("core.paper.shop_book", "window")
     TEMPLATES = ("core.paper.templates", "window")
     DRILLING = ("core.paper.drilling", "window")

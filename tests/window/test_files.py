@@ -15,7 +15,7 @@ from PyQt6.QtCore import QMimeData, QPointF, Qt, QUrl
 from PyQt6.QtGui import QDropEvent
 from PyQt6.QtPrintSupport import QPrintDialog, QPrinter
 from PyQt6.QtTest import QTest
-from PyQt6.QtWidgets import QApplication, QCheckBox, QLineEdit, QMenu, QPushButton
+from PyQt6.QtWidgets import QApplication, QCheckBox, QDialog, QLineEdit, QMenu, QPushButton
 
 from ablebox.cli import demo
 from ablebox.core.cuts.checker import check
@@ -23,6 +23,7 @@ from ablebox.core.paper.chapter import Chapter
 from ablebox.core.paper.shop_book import book_of_project
 from ablebox.core.project.files import load
 from ablebox.window import ask
+from ablebox.window.label_dialog import LabelDialog
 from ablebox.window.preview import Preview
 from ablebox.window.tasks import Planner
 from tests.uicase import UiCase
@@ -39,7 +40,7 @@ class Files(UiCase):
     def press_box(self, box: QCheckBox) -> None:
         QTest.keyClick(box, Qt.Key.Key_Space)
 
-    def press_in(self, preview: Preview, name: str) -> None:
+    def press_in(self, preview: QDialog, name: str) -> None:
         button = preview.findChild(QPushButton, name)
         assert button is not None
         QTest.mouseClick(button, Qt.MouseButton.LeftButton)
@@ -237,6 +238,34 @@ class Files(UiCase):
         path = self.folder / "kept.ablebox"
         document.save(path)
         self.assertEqual(load(path).project.paper, document.project.paper)
+
+    def test_labels_are_chosen_begun_on_a_used_sheet_and_printed_once_more(self) -> None:
+        self.demo()
+        document, printed = self.window.desk.document, self.folder / "labels.pdf"
+
+        def to_file(dialog: QPrintDialog) -> int:
+            printer = dialog.printer()
+            assert printer is not None
+            printer.setOutputFormat(QPrinter.OutputFormat.PdfFormat)
+            printer.setOutputFileName(str(printed))
+            return 1
+
+        def use(dialog: LabelDialog) -> int:
+            dialog.sheet_box.setCurrentIndex(dialog.sheet_box.findData("a4-8"))
+            dialog.sheet_box.activated.emit(dialog.sheet_box.currentIndex())
+            pieces = sum(part.count for part in document.made.parts)
+            self.assertGreaterEqual(dialog.view.held.pageCount() * 8, pieces)
+            dialog.used.setValue(7)
+            QTest.keyClicks(dialog.only, "A-01, z-99")
+            QTest.keyClick(dialog.only, Qt.Key.Key_Return)
+            self.assertEqual((dialog.view.held.pageCount(), "Z-99" in dialog.told.text), (1, True))
+            self.press_in(dialog, "print-labels")
+            return 0
+
+        with mock.patch.object(LabelDialog, "exec", use), mock.patch.object(QPrintDialog, "exec", to_file):
+            self.act("look-labels")
+        self.assertEqual((document.project.paper.labels, document.project.given.get("A-01")), ("a4-8", 1))
+        self.assertEqual(len(PdfReader(printed).pages), 1)
 
     def test_files_for_others_are_written_from_the_menu(self) -> None:
         self.demo()

@@ -52,7 +52,20 @@ JUNK = (
     "3/4 ply", "zwölf", "\u202e", "\x00", "x" * 500, "'; drop", "=1+1", "½", "24\n25", "..", "/etc/passwd",
 )  # fmt: skip
 #: Actions that open what only a person can close, or end the program.
-_NOT = {"quit", "print", "find", "shortcuts", "cautions", "about", "open", "read-parts", "log"}
+_NOT = {
+    "quit",
+    "print",
+    "look-labels",
+    "dxf-parts",
+    "table",
+    "find",
+    "shortcuts",
+    "cautions",
+    "about",
+    "open",
+    "read-parts",
+    "log",
+}
 _ASKED = {
     "about_unsaved": ask.DISCARD, "for_file_to_open": None, "for_table_to_read": None, "for_file_to_write": None, "for_a_name": "",
     "for_a_meter": None, "for_a_version": None, "to_read": None, "about_replacing": False, "about_read_only": False,

@@ -49,6 +49,13 @@ ACTIONS: tuple[ActionRow, ...] = (
     ActionRow("templates", "File", "Templates as PDF…", "", "Write shaped panels full size, in tiles."),
     ActionRow("drilling", "File", "Drilling templates as PDF…", "", "Write cups and pulls full size."),
     ActionRow("sticks", "File", "Story sticks as PDF…", "", "Write the marks of walls and cases full size, in strips."),
+    ActionRow(
+        "look-labels",
+        "File",
+        "Labels: look and print…",
+        "",
+        "Choose the sheet of labels, begin on a used one, print one again.",
+    ),
     ActionRow("labels", "File", "Labels as PDF…", "", "Write a label for every piece, in the order of the saw."),
     ActionRow(
         "new-labels",

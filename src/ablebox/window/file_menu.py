@@ -69,6 +69,7 @@ class FileMenu:
             "csv": self.write_csv,
             "json": self.write_json,
             "print": self.print_book,
+            "look-labels": self.look_at_labels,
             "table": self.write_table,
             "dxf-parts": self.write_parts_dxf,
             "gltf": self.write_gltf,
@@ -339,6 +340,12 @@ class FileMenu:
         preview.make_pages()
         preview.exec()
         preview.deleteLater()
+
+    def look_at_labels(self) -> None:
+        """Show the labels as they will be printed."""
+        dialog = Late.LABEL_DIALOG.module.LabelDialog(self._window, self._desk, self._plans(), self._write)
+        dialog.exec()
+        dialog.deleteLater()
 
     def write_table(self) -> None:
         """Write the cut list as a spreadsheet, numbers as numbers."""

@@ -7,10 +7,9 @@ from collections.abc import Callable, Mapping
 from dataclasses import replace
 from functools import partial
 
-from PyQt6.QtCore import QBuffer, QByteArray, QIODevice, QPointF, QSize, Qt, QTimer
+from PyQt6.QtCore import QBuffer, QIODevice, QSize, Qt, QTimer
 from PyQt6.QtGui import QImage, QPainter
 from PyQt6.QtPdf import QPdfDocument
-from PyQt6.QtPdfWidgets import QPdfView
 from PyQt6.QtPrintSupport import QPrintDialog, QPrinter
 from PyQt6.QtWidgets import QCheckBox, QDialog, QHBoxLayout, QPushButton, QScrollArea, QVBoxLayout, QWidget
 
@@ -28,6 +27,7 @@ from .desk import Desk
 from .in_background import done_apart
 from .printing import print_pages
 from .widgets.choice_box import choice_box
+from .widgets.pdf_pages import PdfPages
 from .widgets.words import LinkWords, Words
 
 #: How long it is waited for another click before pages are made anew, in milliseconds; dots an inch of a page kept as a picture.
@@ -62,13 +62,7 @@ class Preview(QDialog):
         self.resize(1180, 820)
         row = QHBoxLayout(self)
         row.addWidget(self._side())
-        self.document = QPdfDocument(self)
-        self.view = QPdfView(self)
-        self.view.setObjectName("preview-pages")
-        self.view.setAccessibleName("pages of the shop book")
-        self.view.setPageMode(QPdfView.PageMode.MultiPage)
-        self.view.setZoomMode(QPdfView.ZoomMode.FitToWidth)
-        self.view.setDocument(self.document)
+        self.view = PdfPages(self, "preview-pages", "pages of the shop book")
         row.addWidget(self.view, 1)
         self._timer = QTimer(self)
         self._timer.setSingleShot(True)
@@ -192,10 +186,7 @@ class Preview(QDialog):
             self.told.set_text("Stopped. Tick fewer chapters, or wait for all of them.")
             return
         self.data, self.pages = found
-        self._buffer = QBuffer(self)
-        self._buffer.setData(QByteArray(self.data))
-        self._buffer.open(QIODevice.OpenModeFlag.ReadOnly)
-        self.document.load(self._buffer)
+        self.view.show_data(self.data)
         count = len(self.pages)
         self.told.set_text(f"{count} page{'s' if count != 1 else ''}, page set {project.paper.revision}")
         for chapter, words in self.goes.items():
@@ -217,8 +208,12 @@ class Preview(QDialog):
     @property
     def page(self) -> int:
         """Number of the page that is looked at, from 0."""
-        navigator = self.view.pageNavigator()
-        return navigator.currentPage() if navigator is not None else 0
+        return self.view.page
+
+    @property
+    def document(self) -> QPdfDocument:
+        """The very document that is seen."""
+        return self.view.held
 
     @property
     def chapter(self) -> str:
@@ -228,9 +223,7 @@ class Preview(QDialog):
     def show_chapter(self, name: str) -> None:
         """Go to the first page of a chapter, if there is one."""
         at = next((i for i, (chapter, _) in enumerate(self.pages) if chapter == name), 0)
-        navigator = self.view.pageNavigator()
-        if navigator is not None and self.pages:
-            navigator.jump(at, QPointF(0, 0))
+        self.view.go_to(at)
 
     # What is done with them
 
