@@ -41,11 +41,32 @@ _AT = 6.0
 _RING, _OFF, _ROW = 9.5, 15.0, 20.5
 #: Room beside the drawing for rings and sizes: left, top, right, below, in points.
 _ROOM = (52.0, 30.0, 44.0, 34.0)
-#: A row of the list, its setting's type, and the type of a code on a piece.
-_LINE, _HEAD, _SETTING, _CODE = 18.5, 17.0, 15.0, 13.0
+#: The type of a setting, and of a code on a piece.
+_SETTING, _CODE = 15.0, 13.0
 #: How much of the page the drawing takes at most, and at least; what would leave it less goes on on a
 #: second page.
 _MOST, _FEWEST = 0.56, 0.36
+
+
+@dataclass(frozen=True, slots=True)
+class _Pitch:
+    """How close the list stands.
+
+    Args:
+        line: from row to row, in points.
+        head: from a heading to its rows.
+        ring: half a ring, at most; a number too wide for it stands alone.
+        columns: beside each other.
+    """
+
+    line: float
+    head: float
+    ring: float
+    columns: int
+
+
+#: From the most to the least room a list may take.
+_PITCHES = (_Pitch(18.5, 17.0, 13.0, 2), _Pitch(18.5, 17.0, 13.0, 3), _Pitch(16.6, 15.4, 8.2, 3))
 
 
 @dataclass(frozen=True, slots=True)
@@ -86,10 +107,14 @@ def sheet_page(book: Pages, code: str, plan: Plan, at: int) -> None:
     told = [_told(book, code, cut, n, sheet, names) for n, cut in zip(numbers, cuts, strict=True)]
     notes = [*_keeps(book, code, plan, sheet), *sheet_notes(plan, sheet, cuts, numbers)]
     room = book.bottom - book.y
-    columns = next((n for n in (2, 3) if _height(book, told, notes, n) < room * (1 - _MOST)), 3)
-    spare = 1 - (_height(book, told, notes, columns) + 8) / room
-    _Picture(book, code, plan, sheet, goods, names, told).draw(min(_MOST, spare) if spare >= _FEWEST else _MOST)
-    _list(book, told, notes, columns, begin)
+    room = book.bottom - book.y
+    spare = {pitch: 1 - (_height(book, told, notes, pitch) + 8) / room for pitch in _PITCHES}
+    pitch = next((each for each in _PITCHES if spare[each] >= _MOST), None) or next(
+        (each for each in _PITCHES[1:] if spare[each] >= _FEWEST), _PITCHES[1]
+    )
+    share = spare[pitch] if spare[pitch] >= _FEWEST else _MOST
+    _Picture(book, code, plan, sheet, goods, names, told).draw(min(_MOST, share))
+    _list(book, told, notes, pitch, begin)
 
 
 def _told(book: Pages, code: str, cut: SawCut, n: int, sheet: CutSheet, names: Sequence[str]) -> _Told:
@@ -405,32 +430,33 @@ def _round(at: tuple[float, float], radius: float) -> Box:
 # The list
 
 
-def _height(book: Pages, told: Sequence[_Told], notes: Sequence[str], columns: int) -> float:
+def _height(book: Pages, told: Sequence[_Told], notes: Sequence[str], pitch: _Pitch) -> float:
     """Return how high the list comes out in columns, with the notes under it and what stands over it."""
+    columns = pitch.columns
     wide = (book.wide - (columns - 1) * GUTTER) / columns
-    heads = [_HEAD * len(book.broken(heading, wide, TYPE, True)) + 4 for heading, _ in _groups(told)]
+    heads = [pitch.head * len(book.broken(heading, wide, TYPE, True)) + 4 for heading, _ in _groups(told)]
     below = sum(book.high(note, book.wide) + 3 for note in notes)
-    return (len(told) * _LINE + sum(heads)) / columns + 3 * _LINE + below + 38
+    return (len(told) * pitch.line + sum(heads)) / columns + 3 * pitch.line + below + 38
 
 
-def _list(book: Pages, told: Sequence[_Told], notes: Sequence[str], columns: int, begin: Callable[[], None]) -> None:
+def _list(book: Pages, told: Sequence[_Told], notes: Sequence[str], pitch: _Pitch, begin: Callable[[], None]) -> None:
     """Write the cuts in columns, each kind under its heading; a setting that stays is an arrow. Notes stand below."""
     book.rule(EDGE, book.wide, "ink", 1.4)
     book.y += 14
-    flow = book.flow(columns, begin)
+    flow = book.flow(pitch.columns, begin)
     below = sum(book.high(note, book.wide) + 3 for note in notes)
     flow.last_low = book.bottom - below
-    flow.low = min(book.bottom - below, book.y + _height(book, told, notes, columns) - below - 38)
+    flow.low = min(book.bottom - below, book.y + _height(book, told, notes, pitch) - below - 38)
     last: tuple[With, int] | None = None
     for heading, group in _groups(told):
         lines = book.broken(heading, flow.wide, TYPE, True)
-        flow.need(_HEAD * len(lines) + _LINE)
+        flow.need(pitch.head * len(lines) + pitch.line)
         for line in lines:
             book.canvas.text(flow.x, book.y, line, TYPE, "start", "ink", True)
-            book.y += _HEAD
+            book.y += pitch.head
         for each in group:
-            flow.need(_LINE)
-            _row(book, flow, each, last == (each.cut.by, each.cut.setting) and book.y > flow.top)
+            flow.need(pitch.line)
+            _row(book, flow, each, pitch, last == (each.cut.by, each.cut.setting) and book.y > flow.top)
             last = (each.cut.by, each.cut.setting)
         book.y += 4
     flow.end()
@@ -462,10 +488,12 @@ def _groups(told: Sequence[_Told]) -> list[tuple[str, list[_Told]]]:
     return found
 
 
-def _row(book: Pages, flow: Flow, told: _Told, stays: bool) -> None:
+def _row(book: Pages, flow: Flow, told: _Told, pitch: _Pitch, stays: bool) -> None:
     canvas, x, y = book.canvas, flow.x, book.y
     book.tick(x, y, side=13.0)
-    canvas.circle(x + 27, y, _ring_of(told.n) - 0.4, "card", "select", 1.6)
+    ring = min(_ring_of(told.n) - 0.4, pitch.ring)
+    if ring >= width_of(str(told.n), FIGURE, True) / 2 + 0.5:
+        canvas.circle(x + 27, y, ring, "card", "select", 1.6)
     canvas.text(x + 27, y, str(told.n), FIGURE, "middle", "ink", True)
     right = x + 90
     if stays:
@@ -476,7 +504,7 @@ def _row(book: Pages, flow: Flow, told: _Told, stays: bool) -> None:
     room = flow.wide - 96
     text = next((t for t in _gives(told) if len(book.broken(t, room, TYPE)) == 1), told.cut.gives[0].strip)
     book.line(right + 6, text.split(" "), TYPE)
-    book.y += _LINE
+    book.y += pitch.line
 
 
 def _gives(told: _Told) -> list[str]:
