@@ -21,8 +21,9 @@ from .chapter import Chapter
 from .pages import EDGE, TYPE, Column, Pages
 from .pdf_canvas import width_of
 
-#: The share of a wall's page its drawing takes, and how far words stand behind their box.
-_PICTURE, _BEHIND = 0.46, 18.0
+#: The share of a wall's page its drawing takes, how far words stand behind their box, and
+#: what a filler's lines take, in points.
+_PICTURE, _BEHIND, _FILLER = 0.46, 18.0, 36.0
 
 
 def fit_pages(book: Pages) -> None:
@@ -82,7 +83,10 @@ def _wall(book: Pages, fit: Fit, number: int) -> None:
         book.start(Chapter.FIT, wall.name, "", told)
 
     begin()
-    high = (book.bottom - book.y) * _PICTURE
+    fillers = [
+        (n, space) for n, space in enumerate(made.project.spaces, start=1) if space.wall == number and space.kind is SpaceKind.FILLER
+    ]  # fmt: skip
+    high = (book.bottom - book.y) * _PICTURE - _FILLER * len(fillers)
     scale = book.draw(fit_view(fit, number), (EDGE, book.y, book.width - EDGE, book.y + high))
     book.told_scale(scale)
     book.y += high + 12
@@ -104,19 +108,18 @@ def _wall(book: Pages, fit: Fit, number: int) -> None:
             ", ".join(write(h) for h in heights) or "–", _screws(book, mine), _packed(book, fit, entry.letter),
         ))  # fmt: skip
     book.table(columns, rows, begin)
-    for space_number, space in enumerate(made.project.spaces, start=1):
-        if space.wall == number and space.kind is SpaceKind.FILLER:
-            gap = gap_of(fit, space_number)
-            words = f"{space.name}: {write(gap.low)} at the floor, {write(gap.high)} at the top{', as measured' if gap.measured else ''}; measured"
-            if book.y + 34 > book.bottom:
-                begin()
-            book.words(EDGE, words, book.wide)
-            x = EDGE
-            for name in ("floor", "top"):
-                book.canvas.text(x, book.y + 2, name, TYPE, "start", "ink", False)
-                book.blank(x + 36, book.y + 2, 80)
-                x += 140
-            book.y += 20
+    for space_number, space in fillers:
+        gap = gap_of(fit, space_number)
+        words = f"{space.name}: {write(gap.low)} at the floor, {write(gap.high)} at the top{', as measured' if gap.measured else ''}; measured"
+        if book.y + _FILLER > book.bottom + 4:
+            begin()
+        book.words(EDGE, words, book.wide)
+        x = EDGE
+        for name in ("floor", "top"):
+            book.canvas.text(x, book.y + 2, name, TYPE, "start", "ink", False)
+            book.blank(x + 36, book.y + 2, 80)
+            x += 140
+        book.y += 20
 
 
 def _screws(book: Pages, anchors: Sequence[Anchor]) -> str:

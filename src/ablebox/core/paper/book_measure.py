@@ -78,7 +78,8 @@ def _cases(book: Pages) -> None:
     top = book.y
     each = (book.bottom - top) / 2 if book.height > book.width else book.bottom - top
     for case, _ in (row for row in book.made.built if book.shows(row[0].letter)):
-        high = max(each, _LEAST + _sums_high(book, case.letter))
+        # Where half a page would leave its drawings small, a case has a page of its own.
+        high = each if _LEAST + _sums_high(book, case.letter) <= each else book.bottom - top
         if book.y + high > book.bottom + 2:
             begin()
         start = book.y
