@@ -40,6 +40,7 @@ class Recorder:
     """A canvas that remembers what was drawn."""
 
     typed_over = True
+    numbers = 11.0
 
     def __init__(self) -> None:
         self.texts: list[tuple[str, float, float]] = []

@@ -180,10 +180,14 @@ class Apart:
         )
 
     def _passed(self, item: Item) -> list[Role]:
-        """Return the parts that the fasteners of hardware pass."""
+        """Return the parts that the fasteners of hardware pass; those they are driven into where they pass none, as a plate's do."""
         fasteners = self.geometry.assembly.fasteners
-        rows = [fasteners[thing.number].through for thing in item.does if thing.kind is ThingKind.FASTENER]
-        return [role for row in rows for role in row if role in self.geometry.number]
+        found: list[Role] = []
+        for thing in item.does:
+            if thing.kind is ThingKind.FASTENER:
+                each = fasteners[thing.number]
+                found += each.through or ([each.into] if isinstance(each.into, Role) else [])
+        return [role for role in found if role in self.geometry.number]
 
     def _by_itself(self, roles: Iterable[Role]) -> Mask:
         """Return what hardware is hung on before that goes in: parts, each with all it is put together with."""
