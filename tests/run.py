@@ -18,12 +18,14 @@ from pathlib import Path
 from time import monotonic
 from typing import NoReturn
 
+from ablebox import collecting
+
 ROOT = Path(__file__).resolve().parent.parent
 #: Those that take longest begin first.
 _LONG = (
-    "tests.core.test_edits", "tests.window.test_stages", "tests.core.test_cuts", "tests.core.test_case",
-    "tests.core.test_room", "tests.outside.test_whole_rooms", "tests.core.test_schools", "tests.cli.test_commands", "tests.core.test_fronts", "tests.core.test_hand", "tests.window.test_room_run",
-    "tests.core.test_neighbours", "tests.core.test_project", "tests.cli.test_assembly",
+    "tests.window.test_stages", "tests.core.test_bench", "tests.core.test_one_pass", "tests.window.test_bench", "tests.window.test_files",
+    "tests.outside.test_whole_rooms", "tests.window.test_sheets_hand", "tests.core.test_paper", "tests.house.test_house", "tests.window.test_room_run",
+    "tests.core.test_search", "tests.core.test_edits", "tests.core.test_fit", "tests.window.test_hands",
 )  # fmt: skip
 #: Exit status of a module by itself; how many passed, failed and were skipped stands in its last line.
 _COUNTS = "counts:"
@@ -76,6 +78,8 @@ def _apart(module: str) -> tuple[int, str, float]:
 
 
 def _one(names: list[str]) -> NoReturn:
+    # As the program itself does.
+    collecting.rarely()
     sys.path.insert(0, str(ROOT))
     with tempfile.TemporaryDirectory() as home:
         # What Python warns of in our own code fails, as what Qt warns of does.
