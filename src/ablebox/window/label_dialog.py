@@ -6,7 +6,6 @@ from __future__ import annotations
 from collections.abc import Callable
 from dataclasses import replace
 
-from PyQt6.QtPrintSupport import QPrintDialog, QPrinter
 from PyQt6.QtWidgets import QCheckBox, QDialog, QHBoxLayout, QLineEdit, QPushButton, QSpinBox, QVBoxLayout, QWidget
 
 from ..cli.locale import locale
@@ -14,9 +13,8 @@ from ..core.cuts.plan import Plan
 from ..core.paper.label_sheet import LabelSheet, label_sheet, label_sheets
 from ..core.paper.labels import labels
 from ..core.paper.shop_book import paper_of
-from . import ask
 from .desk import Desk
-from .printing import print_pages
+from .printing import asked_and_printed
 from .widgets.choice_box import add_choice, choice_box
 from .widgets.pdf_pages import PdfPages
 from .widgets.words import Words
@@ -117,14 +115,7 @@ class LabelDialog(QDialog):
 
     def print_them(self) -> None:
         """Ask for a printer and print."""
-        printer = QPrinter(QPrinter.PrinterMode.HighResolution)
-        printer.setDocName(f"{self._desk.document.project.name}, labels")
-        if QPrintDialog(printer, self).exec() != QDialog.DialogCode.Accepted:
-            return
-        try:
-            print_pages(self.data, printer)
-        except OSError as fault:
-            ask.to_read(self, "Not printed", f"The labels were not printed: {fault}. Save them as PDF instead.")
+        if not asked_and_printed(self, f"{self._desk.document.project.name}, labels", self.data):
             return
         self._desk.document.handed_out()
         self.told.set_text("Printed.")

@@ -10,7 +10,6 @@ from functools import partial
 from PyQt6.QtCore import QBuffer, QIODevice, QSize, Qt, QTimer
 from PyQt6.QtGui import QImage, QPainter
 from PyQt6.QtPdf import QPdfDocument
-from PyQt6.QtPrintSupport import QPrintDialog, QPrinter
 from PyQt6.QtWidgets import QCheckBox, QDialog, QHBoxLayout, QPushButton, QScrollArea, QVBoxLayout, QWidget
 
 from ..cli.locale import locale
@@ -22,10 +21,9 @@ from ..core.paper.paper_size import NAMES, paper
 from ..core.paper.shop_book import Wanted, book_of_project, page_as_svg, paper_of
 from ..core.paper_book import PaperBook
 from ..core.project.tree import Project
-from . import ask
 from .desk import Desk
 from .in_background import done_apart
-from .printing import print_pages
+from .printing import asked_and_printed
 from .widgets.choice_box import choice_box
 from .widgets.pdf_pages import PdfPages
 from .widgets.words import LinkWords, Words
@@ -235,14 +233,7 @@ class Preview(QDialog):
 
     def print_them(self) -> None:
         """Ask for a printer and print; where anything changed since the last page set this is a new one."""
-        printer = QPrinter(QPrinter.PrinterMode.HighResolution)
-        printer.setDocName(f"{self._desk.document.project.name}, shop book")
-        if QPrintDialog(printer, self).exec() != QDialog.DialogCode.Accepted:
-            return
-        try:
-            print_pages(self.data, printer)
-        except OSError as fault:
-            ask.to_read(self, "Not printed", f"The shop book was not printed: {fault}. Save it as PDF instead.")
+        if not asked_and_printed(self, f"{self._desk.document.project.name}, shop book", self.data):
             return
         self._desk.document.keep_paper(self._next())
         self._desk.document.handed_out()

@@ -1,14 +1,37 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""Prints the shop book: the very pages of the PDF, true to scale."""
+"""Prints the shop book and labels: the very pages of the PDF, true to scale."""
 
 from __future__ import annotations
 
 from PyQt6.QtCore import QBuffer, QByteArray, QIODevice, QRectF, QSize
 from PyQt6.QtGui import QPageLayout, QPageSize, QPainter
 from PyQt6.QtPdf import QPdfDocument
-from PyQt6.QtPrintSupport import QPrinter
+from PyQt6.QtPrintSupport import QPrintDialog, QPrinter
+from PyQt6.QtWidgets import QDialog, QWidget
+
+from . import ask
 
 _DOTS_AN_INCH = 300
+
+
+def asked_and_printed(parent: QWidget, name: str, data: bytes) -> bool:
+    """Ask for a printer and print a PDF; return whether it was printed. What goes wrong is said.
+
+    Args:
+        parent: of the questions.
+        name: what is printed.
+        data: the PDF.
+    """
+    printer = QPrinter(QPrinter.PrinterMode.HighResolution)
+    printer.setDocName(name)
+    if QPrintDialog(printer, parent).exec() != QDialog.DialogCode.Accepted:
+        return False
+    try:
+        print_pages(data, printer)
+    except OSError as fault:
+        ask.to_read(parent, "Not printed", f"It was not printed: {fault}. Save it as PDF instead.")
+        return False
+    return True
 
 
 def print_pages(data: bytes, printer: QPrinter) -> int:
