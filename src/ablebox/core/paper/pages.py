@@ -137,7 +137,8 @@ class Pages:
 
     def finish(self) -> list[Page]:
         """Write the foot of every page, and return them."""
-        name = self.made.project.name + (f" · {self.made.project.place}" if self.made.project.place else "")
+        project = self.made.project
+        names = [f"{project.name} · {project.place}", project.name] if project.place else [project.name]
         for number, page in enumerate(self.pages, start=1):
             canvas, at = Recorder(page), self.height - _FOOT + 12
             canvas.polyline([(EDGE, at - 12), (self.width - EDGE, at - 12)], "quiet", 0.8, False)
@@ -150,6 +151,7 @@ class Pages:
             told = " · ".join(each for each in middle if each)
             canvas.text(self.width / 2 + 20, at, told, 10, "middle", "ink", False)
             room = self.width / 2 + 20 - width_of(told, 10, False) / 2 - EDGE - 10
+            name = next((each for each in names if width_of(each, 10, False) <= room), project.name)
             canvas.text(EDGE, at, cut_to(name, 10, room), 10, "start", "ink", False)
         return self.pages
 
