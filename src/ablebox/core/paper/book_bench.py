@@ -92,8 +92,15 @@ def bench_pages(book: Pages) -> None:
     once = _said_once([told for _, _, told in groups])
     if once:
         _for_all(book, groups, once)
+    beside = [
+        (letters[0], [_without(each, once) for each in told])
+        for letters, _, told in groups
+        if not bench.is_case(letters[0])
+    ]
     for letters, _, told in groups:
-        _case(book, letters, [_without(each, once) for each in told])
+        if bench.is_case(letters[0]):
+            _case(book, letters, [_without(each, once) for each in told])
+    _beside(book, beside)
 
 
 def _told(book: Pages, words: BenchWords, letter: str, step: Step, number: int) -> Told:
@@ -173,24 +180,19 @@ def _for_all(book: Pages, groups: Sequence[tuple[list[str], CaseSteps, list[Told
 
 
 def _case(book: Pages, letters: Sequence[str], told: Sequence[Told]) -> None:
-    bench = bench_of(book.made)
     letter = letters[0]
-    if bench.is_case(letter):
-        case = book.made.project.case(letter)
-        wide, high, deep = (book.write(number.length) for number in book.made.assembly(letter).outside)
-        title, under = case.name[:1].upper() + case.name[1:], f"{wide} wide · {high} high · {deep} deep"
-        if case.copies > 1:
-            under += f" · {case.copies} of it"
-        if len(letters) > 1:
-            under += f" · codes as in {letter}, the same in {', '.join(letters[1:])}"
-    else:
-        name = NAMES[letter]
-        title, under = name[:1].upper() + name[1:], ""
-    first = _first(book, letter) if bench.is_case(letter) else ""
+    case = book.made.project.case(letter)
+    wide, high, deep = (book.write(number.length) for number in book.made.assembly(letter).outside)
+    title, under = case.name[:1].upper() + case.name[1:], f"{wide} wide · {high} high · {deep} deep"
+    if case.copies > 1:
+        under += f" · {case.copies} of it"
+    if len(letters) > 1:
+        under += f" · codes as in {letter}, the same in {', '.join(letters[1:])}"
+    first = _first(book, letter)
     tag = letter if len(letters) == 1 else f"{letters[0]}–{letters[-1]}" if len(letters) > 3 else " ".join(letters)
 
     def begin() -> None:
-        book.start(Chapter.BENCH, title, tag if bench.is_case(letter) else "", under, (f"{len(told)} steps",))
+        book.start(Chapter.BENCH, title, tag, under, (f"{len(told)} steps",))
 
     begin()
     if first:
@@ -208,6 +210,27 @@ def _case(book: Pages, letters: Sequence[str], told: Sequence[Told]) -> None:
         _step(book, flow, letters, each, each.number in (pictures or ()))
     flow.end()
     book.leading = LEADING
+
+
+def _beside(book: Pages, rows: Sequence[tuple[str, Sequence[Told]]]) -> None:
+    """Write the steps of what belongs to no case: blocks, fillers, strips, loose parts."""
+    if not rows:
+        return
+
+    def begin() -> None:
+        book.start(Chapter.BENCH, "Beside the cases")
+
+    begin()
+    flow = book.flow(_columns(book), begin)
+    for letter, told in rows:
+        flow.need(70.0)
+        book.heading(flow.x, NAMES[letter][:1].upper() + NAMES[letter][1:])
+        for each in told:
+            if each.gate:
+                _gate(book, flow, each.gate)
+            _step(book, flow, [letter], each, False)
+        book.y += 8
+    flow.end()
 
 
 def _columns(book: Pages) -> int:

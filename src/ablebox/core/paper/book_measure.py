@@ -3,6 +3,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+
 from ..drawing import case_views
 from ..drawing.exploded import exploded
 from ..drawing.look import Look
@@ -77,14 +79,26 @@ def _cases(book: Pages) -> None:
     begin()
     top = book.y
     each = (book.bottom - top) / 2 if book.height > book.width else book.bottom - top
-    for case, _ in (row for row in book.made.built if book.shows(row[0].letter)):
+    for letters in _alike(book):
         # Where half a page would leave its drawings small, a case has a page of its own.
-        high = each if _LEAST + _sums_high(book, case.letter) <= each else book.bottom - top
+        high = each if _LEAST + _sums_high(book, letters[0]) <= each else book.bottom - top
         if book.y + high > book.bottom + 2:
             begin()
         start = book.y
-        _case(book, case.letter, start, high - 8)
+        _case(book, letters, start, high - 8)
         book.y = start + high
+
+
+def _alike(book: Pages) -> list[list[str]]:
+    """Return the letters of the cases, those together that are the same to the last part and sum."""
+    found: dict[object, list[str]] = {}
+    for case, assembly in book.made.built:
+        if book.shows(case.letter):
+            parts = tuple((part.role, part.box, part.goods, part.cuts, part.outline) for part in assembly.parts)
+            sums = tuple(text for column in _columns_of(book, case.letter) for text in column)
+            sizes = tuple(number.length for number in assembly.outside)
+            found.setdefault((sizes, parts, sums, case.goods), []).append(case.letter)
+    return list(found.values())
 
 
 #: What the drawings of a case and its heading take at least, in points.
@@ -102,13 +116,15 @@ def _sums_high(book: Pages, letter: str) -> float:
     return max((sum(book.high(text, half) for text in column) for column in _columns_of(book, letter)), default=0.0)
 
 
-def _case(book: Pages, letter: str, top: float, high: float) -> None:
-    made = book.made
+def _case(book: Pages, letters: Sequence[str], top: float, high: float) -> None:
+    made, letter = book.made, letters[0]
     case = made.project.case(letter)
     canvas = book.canvas
-    canvas.text(EDGE, top, f"{letter}  {case.name}", 14, "start", "ink", True)
+    book.y = top
+    book.words(EDGE, ", ".join(f"{each} {made.project.case(each).name}" for each in letters), book.wide, 14, bold=True)
     words = goods_words(made.project.rack.sheet_goods(case.goods), made.units)
-    book.y = top + 16
+    if len(letters) > 1:
+        book.words(EDGE, f"The same to the last part; codes as in {letter}.", book.wide)
     built = f"{words} · {case.frame.words} · {case.kick.words} · back {case.back.words} · top {case.top.words}"
     book.words(EDGE, built, book.wide, 10.5 if not any(c.isdigit() for c in built) else 11.5)
     half = (book.wide - GUTTER) / 2

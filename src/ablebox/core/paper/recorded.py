@@ -22,6 +22,8 @@ _ROWS = 17.0
 _FIGURES = re.compile(r"\d")
 #: Half the height of a line of type as a share of its size, and how near words stand to each other, in points.
 _HALF, _NEAR = 0.5, 1.0
+#: How near they stand beside each other, so that two numbers are not read as one, in points.
+_BESIDE = 5.0
 #: How far words step aside at most, in what steps, and from where on a line leads back, in points.
 _ASIDE, _STEP, _LED = 96.0, 4.0, 15.0
 
@@ -243,7 +245,8 @@ def place(words: Words, taken: Sequence[Box], within: Box) -> Words:
         at = (home[0] + a, home[1] + b, home[2] + a, home[3] + b)
         if at[0] < within[0] - 0.01 or at[1] < within[1] - 0.01 or at[2] > within[2] + 0.01 or at[3] > within[3] + 0.01:
             continue
-        if not any(meet(at, box, _NEAR) for box in near):
+        wide = (at[0] - _BESIDE, at[1], at[2] + _BESIDE, at[3])
+        if not any(meet(wide, box, _NEAR) for box in near):
             return Words(
                 words.x + dx + a, words.y + dy + b, words.text, words.size, words.colour, words.bold, words.upright
             )
