@@ -19,7 +19,7 @@ from ablebox.cli import demo
 from ablebox.core.cuts.plan import Plan
 from ablebox.core.errors import AbleBoxError
 from ablebox.core.lengths import inches
-from ablebox.core.paper.book_machine import drawn
+from ablebox.core.paper.book_machine import Drawn, drawn
 from ablebox.core.paper.buying import banding, hardware, sheets_to_buy
 from ablebox.core.paper.chapter import Chapter, chapters
 from ablebox.core.paper.cut_list import as_csv, as_text
@@ -157,6 +157,17 @@ class Book(Demo):
             [usual_paper(*row).name for row in (("en_US.UTF-8", System.MM), ("de_DE", System.INCH), ("", System.INCH))],
             ["letter", "a4", "letter"],
         )
+
+    def test_what_is_kept_and_is_no_more_loses_nothing(self) -> None:
+        """Letters of deleted cases, and labels nobody knows; a mirrored part keeps its code where lengths differ."""
+        kept = PaperBook(cases=("Z",), labels="gone", size="gone")
+        made = Made(replace(self.made.project, paper=kept))
+        pages = book_pages(made, self.plans, Wanted(chapters=(Chapter.BENCH,)))
+        self.assertEqual(len(pages), len(book_pages(self.made, self.plans, Wanted(chapters=(Chapter.BENCH,)))))
+        self.assertEqual(labels(made, self.plans), labels(self.made, self.plans))
+        left, right = (next(p for p in made.parts if p.code == code) for code in ("A-01", "A-02"))
+        longer = replace(left, code="Z-01", length=replace(left.length, length=left.length.length + inches(9)))
+        self.assertIn("A-02", Drawn([left, longer], [right]).heading)
 
     def test_what_changed_is_told_and_the_number_rises_only_then(self) -> None:
         first = PaperBook().with_printed(date(2026, 12, 5), told_of(self.made))

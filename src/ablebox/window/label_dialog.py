@@ -11,7 +11,7 @@ from PyQt6.QtWidgets import QCheckBox, QDialog, QHBoxLayout, QLineEdit, QPushBut
 from ..cli.locale import locale
 from ..core.cuts.plan import Plan
 from ..core.paper.label_sheet import LabelSheet, label_sheet, label_sheets
-from ..core.paper.labels import labels
+from ..core.paper.labels import labels, printable
 from ..core.paper.shop_book import paper_of
 from .desk import Desk
 from .printing import asked_and_printed
@@ -92,9 +92,8 @@ class LabelDialog(QDialog):
     @property
     def sheet(self) -> LabelSheet:
         """The sheet of labels that is chosen."""
-        project = self._desk.document.project
-        kept = project.paper.labels
-        return label_sheet(kept if kept in label_sheets() else "", paper_of(project, locale()))
+        made = self._desk.document.made
+        return printable(made, paper_of(made.project, locale()))
 
     def _choose(self, code: str) -> None:
         self._desk.document.keep_paper(replace(self._desk.document.project.paper, labels=code))

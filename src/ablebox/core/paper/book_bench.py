@@ -203,7 +203,7 @@ def _case(book: Pages, letters: Sequence[str], told: Sequence[Told]) -> None:
         # Lines a little closer, where two pages would not do.
         book.leading = _TIGHT
         pictures = _pictures(book, letters, told, book.y)
-    flow = book.flow(_columns(book), begin)
+    flow = book.flow(book.columns, begin)
     for each in told:
         if each.gate:
             _gate(book, flow, each.gate)
@@ -221,7 +221,7 @@ def _beside(book: Pages, rows: Sequence[tuple[str, Sequence[Told]]]) -> None:
         book.start(Chapter.BENCH, "Beside the cases")
 
     begin()
-    flow = book.flow(_columns(book), begin)
+    flow = book.flow(book.columns, begin)
     for letter, told in rows:
         flow.need(70.0)
         book.heading(flow.x, NAMES[letter][:1].upper() + NAMES[letter][1:])
@@ -233,10 +233,6 @@ def _beside(book: Pages, rows: Sequence[tuple[str, Sequence[Told]]]) -> None:
     flow.end()
 
 
-def _columns(book: Pages) -> int:
-    return max(1, int(book.wide // 250))
-
-
 def _pictures(book: Pages, letters: Sequence[str], told: Sequence[Told], start: float) -> set[int] | None:
     """Return the numbers of the steps two pages have room to show; ``None`` where lines must stand closer for two.
 
@@ -246,7 +242,7 @@ def _pictures(book: Pages, letters: Sequence[str], told: Sequence[Told], start: 
         told: their steps.
         start: how far down the first page its columns begin.
     """
-    columns = _columns(book)
+    columns = book.columns
     wide = (book.wide - (columns - 1) * GUTTER) / columns
     heights = {each.number: _height(book, each, wide, letters) for each in told}
     gates = {each.number: _gate_height(book, each.gate, wide) for each in told if each.gate}

@@ -15,8 +15,9 @@ from ..drawing.plan_view import plan_view
 from ..drawing.run_view import run_view
 from ..drawing.shapes import Drawing
 from ..project.log_edits import open_items
+from ..schedule.plan import Plan as DayPlan
 from ..schedule.search import plan_of
-from ..schedule.timeline import NoHours, Timeline
+from ..schedule.timeline import NoHours
 from ..shop.plans import verdict
 from ..shop.weights import kilograms, lifting
 from ..snags.every import snags
@@ -25,6 +26,7 @@ from .chapter import Chapter
 from .log_words import entry_words
 from .pages import EDGE, GUTTER, TYPE, Column, Pages
 from .pdf_canvas import width_of
+from .recorded import Recorder
 
 
 def cover_pages(book: Pages, contents: Sequence[Chapter]) -> None:
@@ -54,7 +56,7 @@ def cover_pages(book: Pages, contents: Sequence[Chapter]) -> None:
     book.y = top
     _contents(book, contents, EDGE + wide + GUTTER, wide)
     book.y = max(book.y, left) + 8
-    _open(book, begin)
+    _open(book)
 
 
 def _views(book: Pages) -> list[Drawing]:
@@ -114,7 +116,7 @@ def fill_contents(book: Pages, contents: Sequence[Chapter]) -> None:
     places = [box for box, _ in cover.links]
     cover.links.clear()
     told = [chapter for chapter in contents if chapter.value in first and chapter is not Chapter.COVER]
-    canvas = book.canvas_of(cover)
+    canvas = Recorder(cover)
     for (left, top, right, low), chapter in zip(places, told, strict=False):
         middle, text = (top + low) / 2, str(first[chapter.value])
         canvas.text(left, middle, chapter.words, TYPE, "start", "ink", False)
@@ -124,7 +126,7 @@ def fill_contents(book: Pages, contents: Sequence[Chapter]) -> None:
         cover.links.append(((left, top, right, low), f"chapter-{chapter.value}"))
 
 
-def _open(book: Pages, begin: object) -> None:
+def _open(book: Pages) -> None:
     """Cases, snags and open items."""
     made = book.made
     flow = book.flow(2, lambda: book.start(Chapter.COVER, f"{made.project.name}: what is open"))
@@ -160,23 +162,16 @@ def _open(book: Pages, begin: object) -> None:
 
 
 def _days_line(book: Pages) -> str:
-    plan = _days(book)
+    plan = _planned(book)
     if plan is None:
         return ""
-    line, end, days = plan
-    return f"{days} days, from {line:%Y-%m-%d} to {end:%Y-%m-%d}." if days > 1 else f"One day, {line:%Y-%m-%d}."
-
-
-def _days(book: Pages) -> tuple[datetime, datetime, int] | None:
-    found = _planned(book)
-    if found is None:
-        return None
-    plan, _ = found
     moments = [plan.line.moment(a) for placed in plan.placed.values() for a, _ in placed.parts]
-    return min(moments), plan.end, len({each.date() for each in moments})
+    days, first = len({each.date() for each in moments}), min(moments)
+    return f"{days} days, from {first:%Y-%m-%d} to {plan.end:%Y-%m-%d}." if days > 1 else f"One day, {first:%Y-%m-%d}."
 
 
-def _planned(book: Pages):  # type: ignore[no-untyped-def]
+def _planned(book: Pages) -> DayPlan | None:
+    """Return the plan of days; ``None`` where nobody has said when the job begins, or there are no hours."""
     start = book.made.project.days.start
     bench = bench_of(book.made)
     if start is None or not bench.steps:
@@ -185,15 +180,14 @@ def _planned(book: Pages):  # type: ignore[no-untyped-def]
         plan = plan_of(bench, datetime.combine(start, time()))
     except NoHours:
         return None
-    return (plan, bench) if plan.placed else None
+    return plan if plan.placed else None
 
 
 def days_pages(book: Pages) -> None:
     """Write the plan of days, where the day the job begins is known."""
-    found = _planned(book)
-    if found is None:
+    plan, bench = _planned(book), bench_of(book.made)
+    if plan is None:
         return
-    plan, bench = found
     under = f"Ends {plan.end:%A %Y-%m-%d %H:%M}; nobody could end before {plan.bound:%Y-%m-%d %H:%M}."
 
     def begin() -> None:
@@ -201,7 +195,7 @@ def days_pages(book: Pages) -> None:
 
     begin()
     flow = book.flow(2, begin)
-    line: Timeline = plan.line
+    line = plan.line
     days = sorted({line.moment(a).date() for placed in plan.placed.values() for a, _ in placed.parts})
     for day in days:
         flow.need(34)

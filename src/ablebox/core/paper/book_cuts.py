@@ -17,7 +17,7 @@ from ..stock import BoardGoods, Goods, Grain
 from .board_words import rip_words
 from .chapter import Chapter
 from .fence_list import fence_rows, store_lines
-from .pages import EDGE, TYPE, Flow, Pages
+from .pages import EDGE, GUTTER, TYPE, Flow, Pages
 from .pdf_canvas import width_of
 from .sheet_page import sheet_page
 
@@ -78,12 +78,10 @@ def _cut_list(book: Pages, chapter: Chapter, stock: Sequence[Goods]) -> None:
     def begin() -> None:
         under = "The large size is what the saw is set to, the grain along the first unless it is told; write what came out on the line."
         book.start(chapter, "Cut list", "", under)
-        _heads(book, flow_holder[0] if flow_holder else None)
+        _heads(book)
 
-    flow_holder: list[Flow] = []
     begin()
-    flow = book.flow(2 if book.wide > 480 else 1, begin)
-    flow_holder.append(flow)
+    flow = book.flow(book.columns, begin)
     for goods, parts in by_goods:
         rows = sorted(
             _alike(parts), key=lambda row: (-row.parts[0].cut_width.length.ticks, -row.parts[0].cut_length.length.ticks)
@@ -109,11 +107,11 @@ def _cut_list(book: Pages, chapter: Chapter, stock: Sequence[Goods]) -> None:
     flow.end()
 
 
-def _heads(book: Pages, flow: Flow | None) -> None:
-    columns = 2 if book.wide > 480 else 1
-    wide = (book.wide - (columns - 1) * 20.0) / columns
-    for i in range(columns):
-        right = EDGE + i * (wide + 20.0) + wide
+def _heads(book: Pages) -> None:
+    """Name the boxes and the line over each column."""
+    wide = (book.wide - (book.columns - 1) * GUTTER) / book.columns
+    for i in range(book.columns):
+        right = EDGE + i * (wide + GUTTER) + wide
         for k, text in enumerate(_TICKS):
             book.canvas.text(right - 71 + k * 29, book.y, text, 8.5, "middle", "ink", False)
         book.canvas.text(right - 112, book.y, "as cut", 8.5, "middle", "ink", False)
@@ -180,7 +178,7 @@ def _fence_list(book: Pages, plans: Mapping[str, Plan]) -> None:
             started = True
         count = f"{len(rows)} settings for all sheets" if len(rows) > 1 else "one setting"
         book.heading(EDGE, f"{book.made.project.rack.sheet_goods(code).name}: {count}")
-        flow = book.flow(max(1, int(book.wide // 250)), begin)
+        flow = book.flow(book.columns, begin)
         room = flow.wide - _SET
         for row in rows:
             text = "; ".join(row.short())

@@ -154,7 +154,7 @@ def _steps(book: Pages, jobs: Sequence[JobStep]) -> None:
         )
 
     begin()
-    flow = book.flow(max(1, int(book.wide // 250)), begin)
+    flow = book.flow(book.columns, begin)
     for job in jobs:
         letter, step = job.rows[0]
         if step.what in IN_ROOM:

@@ -41,8 +41,6 @@ class Drawn:
     def heading(self) -> str:
         """Which parts are as drawn and which mirrored."""
         as_drawn = ", ".join(_counted(part) for part in self.parts)
-        if self.lengths:
-            return as_drawn
         if not self.mirrored:
             return as_drawn
         return f"{as_drawn} as drawn; {', '.join(_counted(part) for part in self.mirrored)} mirrored"
@@ -150,7 +148,7 @@ def _drawings(book: Pages) -> None:
         book.start(Chapter.MACHINE, "Machining", "", under)
 
     begin()
-    flow = book.flow(max(1, int(book.wide // 250)), begin)
+    flow = book.flow(book.columns, begin)
     waiting = [(row, _high(book, flow.wide, row)) for row in rows]
     while waiting:
         # What still fits into a column goes there: pages are filled, parts stay nearly in their order.
@@ -181,7 +179,7 @@ def _said(book: Pages, row: Drawn) -> str:
     size = f"{book.write(part.length.length)} × {book.write(part.width.length)}"
     if row.lengths:
         by_length: dict[str, list[str]] = {}
-        for each in row.parts:
+        for each in (*row.parts, *row.mirrored):
             by_length.setdefault(book.write(each.length.length), []).append(each.code)
         told = "; ".join(f"{', '.join(codes)} {length}" for length, codes in by_length.items())
         size = f"{book.write(part.width.length)} wide, long: {told}"

@@ -19,7 +19,7 @@ from ..parts.listing import Part
 from ..shop.made import Made
 from ..stock import Grain
 from .label_rows import LabelRow, label_rows
-from .label_sheet import LabelSheet, label_sheet
+from .label_sheet import LabelSheet, label_sheet, label_sheets
 from .pages import cut_to, pdf_of
 from .paper_size import Paper, usual_paper
 from .pdf_canvas import width_of
@@ -44,7 +44,7 @@ def label_pages(
         only_new: whether only pieces get one that are on no paper yet.
         only: codes of pieces, or of parts, that get one; empty for all.
     """
-    sheet = sheet or label_sheet(made.project.paper.labels, usual_paper("", made.units.system))
+    sheet = sheet or printable(made, usual_paper("", made.units.system))
     rows = [row for row in label_rows(made, plans) if row.new or not only_new]
     if only:
         rows = [row for row in rows if row.code in only or row.code.partition(".")[0] in only]
@@ -70,7 +70,8 @@ def labels(
 
 def printable(made: Made, on: Paper, code: str = "") -> LabelSheet:
     """Return the sheet of labels a project is stuck with: the one named, the one it keeps, or the usual one on its paper."""
-    return label_sheet(code or made.project.paper.labels, on)
+    kept = made.project.paper.labels
+    return label_sheet(code or (kept if kept in label_sheets() else ""), on)
 
 
 def _label(canvas: Recorder, sheet: LabelSheet, corner: tuple[float, float], row: LabelRow) -> None:

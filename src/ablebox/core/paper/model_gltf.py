@@ -108,9 +108,7 @@ class _Model:
                 quarters, x, y = frames[case.wall]
                 own = -case.turned % 4
                 # Its corner in the axes of its wall, once it is turned within the place it takes.
-                corner = {0: (0.0, -deep), 1: (0.0, -0.0), 2: (wide, 0.0), 3: (deep, -wide)}[own]
-                if own == 1:
-                    corner = (0.0, 0.0)
+                corner = {0: (0.0, -deep), 1: (0.0, 0.0), 2: (wide, 0.0), 3: (deep, -wide)}[own]
                 dx, dy = _turned((place.case_x.mm + corner[0], corner[1]), quarters)
                 yield case, assembly, copy, (quarters + own, x + dx, y + dy, place.low.mm)
 
@@ -243,7 +241,7 @@ def _prism(ring: Sequence[tuple[float, float]], low: float, high: float) -> tupl
     at = {point: i for i, point in reversed(list(enumerate(ring)))}
     faces: list[int] = []
     for three in mapbox_earcut_2d(list(ring)):
-        a, b, c = (at[round_of(point, ring)] for point in three)
+        a, b, c = (at[_corner_of(point, ring)] for point in three)
         faces += [a, c, b, count + a, count + b, count + c]
     for i in range(count):
         j = (i + 1) % count
@@ -251,6 +249,6 @@ def _prism(ring: Sequence[tuple[float, float]], low: float, high: float) -> tupl
     return points, faces
 
 
-def round_of(point: Any, ring: Sequence[tuple[float, float]]) -> tuple[float, float]:
+def _corner_of(point: Any, ring: Sequence[tuple[float, float]]) -> tuple[float, float]:
     """Return the corner of a ring a point is."""
     return min(ring, key=lambda corner: abs(corner[0] - point[0]) + abs(corner[1] - point[1]))

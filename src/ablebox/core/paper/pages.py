@@ -18,6 +18,8 @@ from .recorded import Box, Page, Recorder
 EDGE, GUTTER, TAG = 40.0, 20.0, 46.0
 #: The size of text, the share of it from line to line, small type, and the box that is ticked, in points.
 TYPE, LEADING, SMALL, BOX = 11.5, 1.24, 9.5, 11.0
+#: How wide a column of text is at least, in points.
+_COLUMN = 250.0
 #: Where the foot begins, from the lower edge of the page.
 _FOOT = 44.0
 
@@ -79,10 +81,6 @@ class Pages:
     def canvas(self) -> Recorder:
         """What is written on at the page at hand."""
         return Recorder(self.page)
-
-    def canvas_of(self, page: Page) -> Recorder:
-        """Return what is written on at a page."""
-        return Recorder(page)
 
     @property
     def bottom(self) -> float:
@@ -256,6 +254,11 @@ class Pages:
         """Draw a line across."""
         self.canvas.polyline([(x, self.y), (x + wide, self.y)], colour, weight, False)
 
+    @property
+    def columns(self) -> int:
+        """How many columns of text and small drawings stand beside each other."""
+        return max(1, int(self.wide // _COLUMN))
+
     # Drawings
 
     def draw(self, drawing: Drawing, box: Box, scale: float | None = None) -> float:
@@ -320,10 +323,6 @@ class Pages:
                         )
             self.y = top + high
         self.y += 6
-
-    def whole_page(self, view: Drawing) -> None:
-        """Draw what fills the rest of the page."""
-        self.told_scale(self.draw(view, (EDGE, self.y, self.width - EDGE, self.bottom)))
 
 
 class Flow:

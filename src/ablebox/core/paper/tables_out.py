@@ -199,17 +199,3 @@ def _one_day(data: bytes) -> bytes:
             one.compress_type = info.compress_type
             new.writestr(one, content)
     return stream.getvalue()
-
-
-__all__ = [
-    "DECIMALS",
-    "SEPARATORS",
-    "UNITS",
-    "ClashingSigns",
-    "TableForm",
-    "cut_table",
-    "number",
-    "table_csv",
-    "table_ods",
-    "table_xlsx",
-]
