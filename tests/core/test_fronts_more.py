@@ -35,6 +35,7 @@ from ablebox.core.fronts.drawer.box import DrawerBox
 from ablebox.core.fronts.drawer.slides import CentreMount, Undermount
 from ablebox.core.fronts.face import FaceFronts, Line, Stack
 from ablebox.core.fronts.fit.inset_fit import Inset
+from ablebox.core.fronts.fit.lipped import Lipped
 from ablebox.core.fronts.fit.overlay import Overlay
 from ablebox.core.fronts.making.applied_frame import AppliedFrame
 from ablebox.core.fronts.making.edged_slab import CORNERS, EdgedSlab
@@ -105,19 +106,21 @@ class ByHand(unittest.TestCase):
         self.assertEqual({role: sizes(assembly, role) for role in expected},
                          {role: wanted(*size) for role, size in expected.items()})  # fmt: skip
 
-    def test_inset_fronts_bring_what_they_need_set_back(self) -> None:
-        """Every kind with fronts, made inset: what is behind goes back by their thickness and 1/8 in (common practice)."""
-        for system, name in product(System, KINDS):
+    def test_fronts_in_their_opening_bring_what_they_need_set_back(self) -> None:
+        """Every kind with fronts, made inset or lipped: what is behind goes back by what is inside and 1/8 in (common practice)."""
+        for system, name, fit in product(System, KINDS, (Inset(), Lipped())):
             project, case = new_project(system), starting_case("A", name, system)
             if not isinstance(case.fronts, FaceFronts):
                 continue
-            inset = set_back(replace(case, fronts=replace(case.fronts, fit=Inset())), project.rack, project.units)
+            inset = set_back(replace(case, fronts=replace(case.fronts, fit=fit)), project.rack, project.units)
             made = Made(replace(project, cases=(inset,)))
-            self.assertEqual((made.flaws, made.findings("A")), ([], []), (system, name))
+            self.assertEqual((made.flaws, made.findings("A")), ([], []), (system, name, fit))
         base = starting_case("A", "base", System.INCH)
         project = new_project()
         after = set_back(replace(base, fronts=replace(base.fronts, fit=Inset())), project.rack, project.units)  # type: ignore[type-var]
         self.assertEqual(at(after, "inside.fittings.0.setback"), inches("7/8"))
+        lipped = set_back(replace(base, fronts=replace(base.fronts, fit=Lipped())), project.rack, project.units)  # type: ignore[type-var]
+        self.assertEqual(at(lipped, "inside.fittings.0.setback"), inches("1/2"))
         self.assertIs(set_back(base, project.rack, project.units), base)
 
     def test_mitred_strips_have_no_template_and_say_how_they_end(self) -> None:

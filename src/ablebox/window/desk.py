@@ -16,6 +16,7 @@ from ..core.cabinet.inside_edits import bays
 from ..core.cabinet.places import put
 from ..core.errors import AbleBoxError, LengthNotUnderstood, SizeImpossible
 from ..core.fronts.fit.inset_fit import Inset
+from ..core.fronts.fit.lipped import Lipped
 from ..core.lengths import Length
 from ..core.project.changes import add_case, delete_case, duplicate_case, fitted_stock
 from ..core.project.choice import Choice
@@ -213,8 +214,8 @@ class Desk(QObject):
         except ValueError as fault:
             self.document.refused.emit(f"{str(fault)[:1].upper()}{str(fault)[1:]}.")
             return str(fault)
-        if isinstance(value, Inset):
-            # Inset fronts bring what they need: what stands behind them is set back.
+        if isinstance(value, (Inset, Lipped)):
+            # Fronts in their opening bring what they need: what stands behind them is set back.
             case = set_back(case, self.document.project.rack, self.document.project.units)
         return self.redesign(words, case)
 

@@ -10,9 +10,9 @@ from dataclasses import dataclass
 from itertools import combinations
 
 from ..lengths import Length
-from .footprint import apart
+from .footprint import Ring, Slant, apart, turned_box
 from .part import Assembly, Cut, CutKind, Holes, Placed
-from .solid import AXES, Box, volume_left
+from .solid import AXES, Box, pieces_left, volume_left
 
 
 @dataclass(frozen=True, slots=True)
@@ -93,13 +93,35 @@ def _shared_space(assembly: Assembly) -> list[Flaw]:
         if one.straight is not None and other.straight is not None:
             # Both stand across the same corner: they are compared as one stands straight before them.
             one, other = one.straight, other.straight
-        elif (one.footprint or other.footprint) and apart(one.ring, other.ring):
+        elif (one.footprint or other.footprint) and _apart(one, other):
             continue
         if one.box.meets(other.box) and volume_left(
             one.box.meet(other.box), [cut.box for cut in one.cuts + other.cuts]
         ):
             flaws.append(Flaw("overlap", (one.role, other.role), f"{one.name} and {other.name} are in the same place"))
     return flaws
+
+
+def _apart(one: Placed, other: Placed) -> bool:
+    """Whether two parts have no space in common, one of which is no rectangle along the axes."""
+    if apart(one.ring, other.ring):
+        return True
+    (straight, slant), beside = (
+        ((one.straight, one.slant), other) if one.slant else ((other.straight, other.slant), one)
+    )
+    if straight is None or slant is None or not straight.cuts:
+        return False
+    # What its cuts leave of a part that stands across, such as a lipped door, piece by piece.
+    low, high = beside.box.span(2)
+    return all(
+        piece.high[2] <= low or high <= piece.low[2] or apart(_turned(slant, piece), beside.ring)
+        for piece in pieces_left(straight.box, [cut.box for cut in straight.cuts])
+    )
+
+
+def _turned(slant: Slant, piece: Box) -> Ring:
+    (x0, x1), (y0, y1) = piece.span(0), piece.span(1)
+    return turned_box(slant, (Length(x0), Length(x1)), (Length(y0), Length(y1)))
 
 
 def _filled_cuts(assembly: Assembly) -> list[Flaw]:

@@ -68,20 +68,20 @@ class Box:
         return self.low[axis], self.high[axis]
 
 
-def volume_left(space: Box, taken: Iterable[Box]) -> int:
-    """Return how much of ``space`` no box of ``taken`` covers, in cubic ticks.
+def pieces_left(space: Box, taken: Iterable[Box]) -> list[Box]:
+    """Return what of ``space`` no box of ``taken`` covers, as boxes.
 
     The space is split at every face of every box, which makes the answer exact.
     """
     pieces = [space.meet(box) for box in taken if space.meets(box)]
     if not pieces:
-        return space.volume
+        return [space]
     grid = [
         sorted({space.low[a], space.high[a], *(edge for piece in pieces for edge in piece.span(a))}) for a in range(3)
     ]
-    left = 0
+    left = []
     for (x0, x1), (y0, y1), (z0, z1) in product(*(list(pairwise(line)) for line in grid)):
-        cell = Box((x0, y0, z0), (x1, y1, z1))
+        # Written out: this is asked for every pair of parts.
         if not any(
             p.low[0] <= x0
             and x1 <= p.high[0]
@@ -91,5 +91,10 @@ def volume_left(space: Box, taken: Iterable[Box]) -> int:
             and z1 <= p.high[2]
             for p in pieces
         ):
-            left += cell.volume
+            left.append(Box((x0, y0, z0), (x1, y1, z1)))
     return left
+
+
+def volume_left(space: Box, taken: Iterable[Box]) -> int:
+    """Return how much of ``space`` no box of ``taken`` covers, in cubic ticks, exactly."""
+    return sum(piece.volume for piece in pieces_left(space, taken))

@@ -22,9 +22,9 @@ _SMALL, _OFF = 130.0, 0.5
 #: Points nearer to other wood than this are not looked at, in mm (of our own): a hand covers them from beside.
 _NOOK = 6.0
 _JAWS = (-0.96, 0.0, 0.96)
-#: Where the middle of a hand may be whose brush gets to a place, in halves of its width, the likeliest first: a brush reaches
-#: beyond the hand by half of that (of our own).
-_COVERING = sorted(product(np.linspace(-1.9, 1.9, 27), repeat=2), key=lambda at: abs(at[0]) + abs(at[1]))
+#: How far the middle of a hand may be from a place its brush gets to, in halves of its width, and in how many steps that is
+#: looked at: a brush reaches beyond the hand by half of that (of our own).
+_COVERS, _PLACES = 1.9, 27
 _AXES = np.eye(3)
 #: How a hand may be led out: straight to the front or the back, or along one or two ways before.
 _LED = [
@@ -154,14 +154,28 @@ def _open(point: NDArray[np.float64], axis: int, sign: float, everything: Boxes)
 def _reached(point: NDArray[np.float64], axis: int, sign: float, wide: float, everything: Boxes, goes: Goes) -> bool:
     """Whether a hand that covers a place can be led out."""
     one, two = (a for a in range(3) if a != axis)
-    for (u, v), ahead in product(_COVERING, (0.0, 0.5)):
+    # The likeliest first: right before the place.
+    beside = sorted(
+        product(*(_beside(float(point[a]), a, wide, everything) for a in (one, two))),
+        key=lambda at: abs(at[0]) + abs(at[1]),
+    )
+    for (u, v), ahead in product(beside, (0.0, 0.5)):
         middle = point.copy()
         middle[axis] += sign * (wide / 2 - _OFF + ahead * wide)
-        middle[one] += u * wide / 2
-        middle[two] += v * wide / 2
+        middle[one] += u
+        middle[two] += v
         hand = np.array([[middle - wide / 2 + _GRAZE, middle + wide / 2 - _GRAZE]])
         if ((everything[:, 0] < hand[0, 1]) & (everything[:, 1] > hand[0, 0])).all(1).any():
             continue
         if any(goes(hand, everything, [np.array(move) for move in led]) for led in _LED):
             return True
     return False
+
+
+def _beside(at: float, axis: int, wide: float, everything: Boxes) -> list[float]:
+    """Return how far a hand's middle may be from a place along an axis: in steps, and where the hand lies against wood."""
+    against = np.concatenate([everything[:, 0, axis] - wide / 2, everything[:, 1, axis] + wide / 2]) - at
+    return [
+        *np.linspace(-_COVERS, _COVERS, _PLACES) * wide / 2,
+        *np.unique(np.round(against[np.abs(against) <= _COVERS * wide / 2], 3)),
+    ]

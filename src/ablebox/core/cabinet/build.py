@@ -110,7 +110,9 @@ def build(
     with arising_at("fronts"):
         fronts = Work()
         if face is not None:
-            fronts = face.build(tuple(inside.bays), before, isinstance(case.kick, Hung), taken=taken)
+            # Loose shelves give way to hinges; only those that find no other pins stay in theirs.
+            there = before if avoid else tuple(part for part in before if part.role.kind is not PartKind.SHELF)
+            fronts = face.build(tuple(inside.bays), there, isinstance(case.kick, Hung), taken=taken)
         _keep_apart(shell, before, fronts)
     work.add(fronts)
     with arising_at("inside"):
@@ -201,10 +203,14 @@ def _runs_free(shell: Shell, work: Work) -> None:
         for part in work.parts if words else ():
             others = part.role.whole.kind in BOXES and part.role.whole not in {role.whole for role in each.holds}
             slid_into = others and each.kind is FittingKind.SLIDE_BOX
-            if each.kind is not FittingKind.ROD and part.role.kind not in _STANDS and not slid_into:
+            stands = part.role.kind in _STANDS or part.role.whole.kind in _LEAVES
+            if each.kind is not FittingKind.ROD and not stands and not slid_into:
                 continue
-            if part.box.meets(each.box) and part.role not in each.holds:
-                raise shell.refuse(words or "", f"it would run where the {part.name} is", "Move one of them.")
+            cuts = [cut.box for cut in work.cuts.get(part.role, ())] if part.role.whole.kind in _LEAVES else []
+            met = part.box.meets(each.box) and volume_left(part.box.meet(each.box), cuts)
+            if met and part.role not in each.holds:
+                way_on = "Set it back." if part.role.whole.kind in _LEAVES else "Move one of them."
+                raise shell.refuse(words or "", f"it would run where the {part.name} is", way_on)
 
 
 #: Hardware that runs through a bay, and what of other fittings may stand there.
@@ -212,6 +218,8 @@ _RUNS = {FittingKind.ROD: "hanging rod", FittingKind.SLIDE_CASE: "slide", Fittin
 _STANDS = frozenset(
     {PartKind.FALSE_BOTTOM, PartKind.SLOPING_SHELF, PartKind.DIVIDER, PartKind.PULL_OUT, PartKind.SHELF}
 )
+#: What may stand in its opening, where a slide that begins at the case's front meets it.
+_LEAVES = frozenset({PartKind.DOOR, PartKind.FLAP, PartKind.DRAWER_FRONT, PartKind.FALSE_FRONT})
 
 
 def _keep_apart(shell: Shell, before: tuple[Placed, ...], fronts: Work) -> None:

@@ -1,11 +1,13 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""What inset fronts need: whatever stands behind them is set back, by their thickness and 1/8 in (3 mm) more (common practice).
+"""What fronts need that stand in their opening: whatever is behind them is set back, by their thickness, or by what of a lipped
+one is inside, and 1/8 in (3 mm) more (common practice).
 
 A front stretcher on edge would stand where the fronts do: it is laid flat.
 """
 
 from __future__ import annotations
 
+from collections.abc import Iterator
 from dataclasses import fields, is_dataclass, replace
 from typing import Any
 
@@ -14,6 +16,7 @@ from ..case.inside.layout import Rows
 from ..case.top_stretchers import TwoStretchers
 from ..fronts.face import FaceFronts
 from ..fronts.fit.inset_fit import Inset
+from ..fronts.fit.lipped import Lipped
 from ..lengths import ZERO, Length, inches
 from ..reckoning import Book
 from ..stock import Rack
@@ -25,7 +28,7 @@ _MORE = inches("1/8")
 
 
 def set_back(case: Case, rack: Rack, units: Units) -> Case:
-    """Return a case in which inset fronts have room; unchanged where none is inset, or a frame stands before the case.
+    """Return a case in which inset and lipped fronts have room; unchanged where there are none, or a frame stands before the case.
 
     Args:
         case: the case.
@@ -33,25 +36,29 @@ def set_back(case: Case, rack: Rack, units: Units) -> Case:
         units: how it is told.
     """
     fronts = case.fronts
-    if not isinstance(fronts, FaceFronts) or not isinstance(case.frame, Frameless) or not _inset(fronts):
+    if not isinstance(fronts, FaceFronts) or not isinstance(case.frame, Frameless):
+        return case
+    fits = list(_fits(fronts))
+    if not any(isinstance(fit, (Inset, Lipped)) for fit in fits):
         return case
     thick = fronts.making.thickness(shell_of(case, rack, units, Book(f"{case.letter}/"), None)).length
-    need = thick + units.usual(_MORE)
+    inside = max(thick if fit.inset else fit.lip for fit in fits if isinstance(fit, (Inset, Lipped)))
+    need = inside + units.usual(_MORE)
     changed = replace(case, inside=_behind(case.inside, need))
     if isinstance(case.top, TwoStretchers) and case.top.front == "edge":
         changed = replace(changed, top=replace(case.top, front="flat"))
     return changed
 
 
-def _inset(fronts: Any) -> bool:
-    """Whether any front is inset."""
-    if isinstance(fronts, Inset):
-        return True
+def _fits(fronts: Any) -> Iterator[Any]:
+    """Return every choice in some fronts, the fits among them."""
     if isinstance(fronts, tuple):
-        return any(_inset(each) for each in fronts)
-    if is_dataclass(fronts) and not isinstance(fronts, (type, Length)):
-        return any(_inset(getattr(fronts, each.name)) for each in fields(fronts))
-    return False
+        for each in fronts:
+            yield from _fits(each)
+    elif is_dataclass(fronts) and not isinstance(fronts, (type, Length)):
+        yield fronts
+        for each in fields(fronts):
+            yield from _fits(getattr(fronts, each.name))
 
 
 def _behind(inside: Any, need: Length) -> Any:

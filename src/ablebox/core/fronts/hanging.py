@@ -13,7 +13,7 @@ from collections.abc import Sequence
 from ..assembly.fastener import Fastener, FastenerKind
 from ..assembly.fitting import Fitting, FittingKind
 from ..assembly.part import Face, Hand, Holes, Placed, Want, Wanting
-from ..assembly.role import BOXES, PartKind
+from ..assembly.role import PartKind
 from ..assembly.solid import Box
 from ..assembly.uses import Use
 from ..case.shell import Work
@@ -42,12 +42,6 @@ _APART = millimetres(70)
 _BESIDE = millimetres(13)
 #: Where hinges on the back of a stile are screwed, from its edge.
 _BEHIND = millimetres(9)
-#: What of a case may stand where a hinge wants to be.
-_IN_THE_WAY = frozenset({
-    PartKind.FIXED_SHELF, PartKind.STRETCHER, PartKind.TOP, PartKind.BOTTOM, PartKind.PULL_OUT, PartKind.MID_RAIL, PartKind.FRAME_RAIL,
-    PartKind.SLOPING_SHELF, PartKind.DIVIDER, PartKind.RAIL, PartKind.FALSE_BOTTOM, PartKind.PARTITION,
-    PartKind.PACKER, PartKind.CLEAT,
-})  # fmt: skip
 _STILES = (PartKind.FRAME_STILE, PartKind.MID_STILE, PartKind.NEIGHBOURS_STILE)
 
 
@@ -211,13 +205,7 @@ class _Hung:
         """Return what of the case stands where a hinge's plate or arm would be."""
         boxes = self._plate_and_arm(level, upright)
         return next(
-            (
-                part
-                for part in self.there
-                if part.role != upright.role
-                and (part.role.kind in _IN_THE_WAY or part.role.whole.kind in BOXES or self.behind)
-                and any(part.box.meets(box) for box in boxes)
-            ),
+            (part for part in self.there if part.role != upright.role and any(part.box.meets(box) for box in boxes)),
             None,
         )
 
