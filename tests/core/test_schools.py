@@ -9,7 +9,9 @@ from typing import Any
 
 from ablebox.core.assembly.check import check
 from ablebox.core.assembly.part import Assembly, CutKind, Face
+from ablebox.core.assembly.proof import prove
 from ablebox.core.assembly.role import PartKind
+from ablebox.core.assembly.uses import Use
 from ablebox.core.cabinet.build import build
 from ablebox.core.cabinet.design import Case
 from ablebox.core.cabinet.inside_edits import bays, divided, fitted, unfitted, without
@@ -28,9 +30,14 @@ from ablebox.core.case.base_skirt import Skirt
 from ablebox.core.case.bottom import Bottom
 from ablebox.core.case.cutouts import Cutout
 from ablebox.core.case.extra.arch import Arch
+from ablebox.core.case.extra.cord_notch import CordNotch
+from ablebox.core.case.extra.cord_outlet import CordOutlet
 from ablebox.core.case.extra.corner_notch import CornerNotch
 from ablebox.core.case.extra.finger_slot import FingerSlot
+from ablebox.core.case.extra.lamp import Lamp
+from ablebox.core.case.extra.light_groove import LightGroove
 from ablebox.core.case.extra.round_hole import RoundHole
+from ablebox.core.case.extra.switch import Switch
 from ablebox.core.case.frame.face_frame import FaceFrame, Stile
 from ablebox.core.case.frame.half_lap import HalfLap
 from ablebox.core.case.frame.tenon import Tenon
@@ -254,11 +261,37 @@ class Shaped(unittest.TestCase):
         self.assertEqual([cut.kind for cut in assembly.part("shelf.1").cuts], [CutKind.WINDOW])
         self.assertEqual(assembly.part("back").holes[0].diameter, inches("1 1/2"))
 
+    def test_lights_cords_and_their_switches(self) -> None:
+        """A strip light under a full top, a lamp, a switch, a way for cords: cut, bored, bought, and wired before it is carried in."""
+        extras = (
+            LightGroove("top"), Lamp("bottom", "high"), Switch("side.right", inches(20), inches(5)), CordOutlet("back"),
+            CordNotch("shelf.1", along=inches(8)),
+        )  # fmt: skip
+        assembly = built(top=FullTop(Dado(), inches(1)), extras=extras)
+        self.assertEqual(check(assembly), [])
+        self.assertEqual([f.fault for f in prove(assembly)], [])
+        groove = next(cut for cut in assembly.part("top").cuts if cut.name == "for the light")
+        low, high = groove.box.low, groove.box.high
+        # 28 1/2 between the sides, 1/4 in each dado, less 1/2 at each end; 5/8 wide, 1 1/2 behind the front edge; into the underside.
+        self.assertEqual((high[0] - low[0], high[1] - low[1]), (inches(28).ticks, inches("5/8").ticks))
+        self.assertEqual((low[1] - assembly.part("top").box.low[1], groove.face), (inches("1 1/2").ticks, Face.BOTTOM))
+        self.assertEqual({h.use for h in assembly.part("bottom").holes} - {Use.CLEARANCE}, {Use.LAMP, Use.THROUGH})
+        names = " ".join(bought.name for bought in assembly.bought)
+        for words in (
+            "cord grommet 2 3/8",
+            "strip light with its cover, 28",
+            "lamp to let in",
+            "switch for lights",
+        ):
+            self.assertIn(words, names)
+
     @rows(
         ({"extras": (RoundHole("side.left", inches(4), inches("1/2")),)}, "Move the hole"),
         ({"extras": (FingerSlot("bottom", inches(1), inches(2)),)}, "reaches beyond the part"),
         ({"extras": (CornerNotch("side.left", "high", "high", inches(6), inches(2)),)}, "meets the groove for the back"),
         ({"extras": (RoundHole("nothing"),)}, "no longer there"),
+        ({"extras": (LightGroove("shelf.1", deep=inches("1/2")),)}, "At most half through"),
+        ({"extras": (Lamp("bottom", along=inches(1)),)}, "Move it inwards"),
         ({"cutouts": (Cutout(z=inches(29)),)}, "hanging rail"),
         ({"cutouts": (Cutout(),), "back": NoBack()}, "no back"),
         ({"bottom": Bottom(Rabbet())}, "Take dadoes instead"),

@@ -18,6 +18,7 @@ class Use(Enum):
     PULL = "pull"
     ROD = "rod"
     THROUGH = "through"
+    LAMP = "lamp"
     CLEARANCE = "clearance"
     PILOT = "pilot"
     POCKET = "pocket"
@@ -41,6 +42,7 @@ _WORDS = {
     Use.PULL: "pull screws",
     Use.ROD: "rod socket centres",
     Use.THROUGH: "holes right through",
+    Use.LAMP: "lamps",
     Use.CLEARANCE: "screw holes",
     Use.PILOT: "pilots",
     Use.POCKET: "pocket holes",

@@ -144,7 +144,7 @@ def build(
     fasten_frame(work, out)
     parts = tuple(_in_the_wood(shell, work.worked(part)) for part in work.parts)
     scribes = scribed(shell, case.scribes, parts)
-    laid = fastened(shell, work, (*worked(shell, case.extras, scribes), *work.beside), out)
+    laid = fastened(shell, work, (*worked(shell, case.extras, scribes, work), *work.beside), out)
     lifted = case.kick.foot(shell).length != ZERO
     to_floor = isinstance(case.frame, FaceFrame) and case.frame.stands_on_floor
     return Assembly(

@@ -32,9 +32,14 @@ from ..case.end.good_face import GoodFace
 from ..case.end.undecided import Undecided
 from ..case.extra.apply import Extra
 from ..case.extra.arch import Arch
+from ..case.extra.cord_notch import CordNotch
+from ..case.extra.cord_outlet import CordOutlet
 from ..case.extra.corner_notch import CornerNotch
 from ..case.extra.finger_slot import FingerSlot
+from ..case.extra.lamp import Lamp
+from ..case.extra.light_groove import LightGroove
 from ..case.extra.round_hole import RoundHole
+from ..case.extra.switch import Switch
 from ..case.fields import size
 from ..case.frame.face_frame import FaceFrame
 from ..case.frame.fastened import FastenedFrame
@@ -116,7 +121,10 @@ SCHOOLS: dict[str, dict[str, type]] = {
     "joint": {"butt": Butt, "dado": Dado, "rabbet": Rabbet, "over": LaidOver},
     "frame-joint": {"fastened": FastenedFrame, "half-lap": HalfLap, "tenon": Tenon},
     "counter": {"none": NoCounter, "sheet": SheetTop},
-    "extra": {"hole": RoundHole, "finger-slot": FingerSlot, "notch": CornerNotch, "arch": Arch},
+    "extra": {
+        "hole": RoundHole, "finger-slot": FingerSlot, "notch": CornerNotch, "arch": Arch, "cord-outlet": CordOutlet,
+        "cord-notch": CordNotch, "light-groove": LightGroove, "lamp": Lamp, "switch": Switch,
+    },
     "fronts": {"face": FaceFronts, "open": NoFronts},
     "fit": {
         "full-overlay": FullOverlay, "overlay": Overlay, "half-overlay": HalfOverlay, "inset": Inset, "lipped": Lipped,

@@ -66,7 +66,7 @@ _GLUED_TOOLS = "glue, {} clamps, square, damp rag"
 _A_CLAMP, _MOST_CLAMPS = inches(9), 16
 _USES = {
     Use.PIN: "pin", Use.SLIDE: "slide", Use.SLIDE_REAR: "slide hook", Use.PLATE: "hinge plate", Use.CUP: "hinge cup",
-    Use.CUP_SCREW: "hinge screw", Use.PULL: "pull", Use.ROD: "rod socket", Use.THROUGH: "through", Use.CLEARANCE: "clearance",
+    Use.CUP_SCREW: "hinge screw", Use.PULL: "pull", Use.ROD: "rod socket", Use.THROUGH: "through", Use.LAMP: "lamp", Use.CLEARANCE: "clearance",
     Use.POCKET: "pocket", Use.CONNECTOR: "connector", Use.DOWEL: "dowel", Use.BISCUIT: "biscuit", Use.PILOT: "pilot",
 }  # fmt: skip
 _GATES = {

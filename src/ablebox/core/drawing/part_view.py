@@ -212,7 +212,7 @@ def _positions(drawing: Drawing, bench: Lying, part: Part, units: Units) -> None
 
 
 #: Holes whose first place is dimensioned; the others follow from a jig, or are told in words.
-_MEASURED = (Use.PIN, Use.CUP, Use.PULL, Use.THROUGH, Use.SLIDE, Use.ROD)
+_MEASURED = (Use.PIN, Use.CUP, Use.PULL, Use.THROUGH, Use.LAMP, Use.SLIDE, Use.ROD)
 
 
 def _from_edge(distance: float, size: float, far: bool) -> tuple[float, float]:

@@ -4,17 +4,23 @@
 from __future__ import annotations
 
 from ...assembly.part import Placed
-from ..shell import Shell
+from ..shell import Shell, Work
 from .arch import Arch
+from .cord_notch import CordNotch
+from .cord_outlet import CordOutlet
 from .corner_notch import CornerNotch
 from .finger_slot import FingerSlot
+from .lamp import Lamp
+from .light_groove import LightGroove
 from .round_hole import RoundHole
+from .switch import Switch
 
-Extra = RoundHole | FingerSlot | CornerNotch | Arch
+Wired = LightGroove | Lamp | Switch
+Extra = RoundHole | FingerSlot | CornerNotch | Arch | CordOutlet | CordNotch | Wired
 
 
-def worked(shell: Shell, extras: tuple[Extra, ...], parts: tuple[Placed, ...]) -> tuple[Placed, ...]:
-    """Return the parts with what was added to them.
+def worked(shell: Shell, extras: tuple[Extra, ...], parts: tuple[Placed, ...], work: Work) -> tuple[Placed, ...]:
+    """Return the parts with what was added to them, and note in ``work`` what is bought for it.
 
     Raises:
         SizeImpossible: if a part is not there, or the addition cannot be made.
@@ -24,5 +30,8 @@ def worked(shell: Shell, extras: tuple[Extra, ...], parts: tuple[Placed, ...]) -
         if found is None:
             raise shell.refuse(extra.words, "the part it was made in is no longer there", "Take it away.")
         made = extra.work(shell, found, parts)
+        if isinstance(extra, CordOutlet | Wired):
+            name, why = extra.let_in(shell, found)
+            work.buy(name, 1, why)
         parts = tuple(made if part is found else part for part in parts)
     return parts
