@@ -110,6 +110,11 @@ _STEMS = {
 
 #: Boxes that slide out.
 BOXES = frozenset({PartKind.DRAWER, PartKind.TRAY, PartKind.INNER_DRAWER})
+#: What is out of a case while that is finished, or goes in after.
+_COMES_OUT = BOXES | {
+    PartKind.DOOR, PartKind.FLAP, PartKind.DRAWER_FRONT, PartKind.FALSE_FRONT, PartKind.SHELF, PartKind.SLOPING_SHELF,
+    PartKind.PULL_OUT, PartKind.ROD,
+}  # fmt: skip
 #: What makes up a counter.
 COUNTERS = frozenset({PartKind.COUNTER, PartKind.STRIP, PartKind.SPLASH})
 #: What makes up a separate base frame.
@@ -163,6 +168,11 @@ class Role(str):
     def one(self, number: int) -> Role:
         """Return the role of one of several of it."""
         return Role(self.kind, self.side, (*self.number, number), self.of, self.face, self.nth)
+
+    @property
+    def comes_out(self) -> bool:
+        """Whether a part is out of its case while that is finished, stood up and joined to others."""
+        return self.whole.kind in _COMES_OUT or self.kind in _COMES_OUT
 
     @property
     def whole(self) -> Role:

@@ -12,32 +12,21 @@ from collections.abc import Iterator, Sequence
 import numpy as np
 
 from ..assembly.part import Placed
-from ..assembly.role import BOXES, PartKind, Role
+from ..assembly.role import PartKind, Role
 from ..assembly.solid import Box
 from ..lengths import millimetres
 from ..reach import Tool
 from ..ways.space import Ints
 from .geometry import Geometry
 
-#: What is taken out before a case is finished, or goes in after.
-_OUT = frozenset({
-    PartKind.DOOR, PartKind.FLAP, PartKind.DRAWER_FRONT, PartKind.FALSE_FRONT, PartKind.SHELF, PartKind.SLOPING_SHELF,
-    PartKind.PULL_OUT, PartKind.ROD,
-})  # fmt: skip
-
 #: What is this near bounds a space, and how many ways two that lie face to face overlap (of our own).
 _BESIDE, _FACE_TO_FACE = millimetres(3), 2
-
-
-def comes_out(role: Role) -> bool:
-    """Whether a part is out of its case while that is finished."""
-    return role.whole.kind in _OUT or role.kind in _OUT or (role.of is not None and role.of.kind in BOXES)
 
 
 def unreached(geometry: Geometry) -> Iterator[Role]:
     """Return the parts that are finished before they are put in."""
     found: dict[Role, None] = {part.role: None for part in geometry.parts if part.role.kind is PartKind.PANEL}
-    stays = [i for i, part in enumerate(geometry.parts) if not comes_out(part.role)]
+    stays = [i for i, part in enumerate(geometry.parts) if not part.role.comes_out]
     low, high = geometry.space.boxes(np.isin(np.arange(geometry.space.count), stays))
     hand = geometry.reach.of(Tool.BRUSH).width.ticks
     for bay in geometry.assembly.bays:
@@ -80,7 +69,7 @@ def _at(corner: tuple[int, int, int], axis: int, place: int) -> tuple[int, int, 
 
 def _bounds(part: Placed, space: Box) -> bool:
     """Whether a part bounds a space: at its sides, over or under it, or behind it."""
-    if comes_out(part.role):
+    if part.role.comes_out:
         return False
     near = all(
         part.box.low[a] <= space.high[a] + _BESIDE.ticks and part.box.high[a] >= space.low[a] - _BESIDE.ticks for a in range(3)

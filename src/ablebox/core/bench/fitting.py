@@ -17,7 +17,6 @@ from ..order.order import Order
 from ..parts.listing import Part
 from ..project.placed import FILLER, STRIP
 from ..reckoning import NOTHING
-from .brushing import comes_out
 from .by_piece import role_of
 from .step import CaseSteps, Step
 from .verb import Verb, What
@@ -54,7 +53,7 @@ def with_fitting(fit: Fit, case: CaseSteps, assembly: Assembly) -> CaseSteps:
     if entry is None:
         return case
     hung = fit.made.project.case(case.letter).is_hung
-    out = tuple(part.role for part in assembly.parts if comes_out(part.role))
+    out = tuple(part.role for part in assembly.parts if part.role.comes_out)
     asks = (f"{case.letter}{LEVEL}",) if hung else (f"{case.letter}{LEVEL}", f"{case.letter}{PLUMB}")
     what, verb = (What.HANG_UP, Verb.LIFT) if hung else (What.STAND, Verb.STAND)
     stand = Step(what.value, what, verb, roles=out, after=(What.CARRY.value,), asks=asks)

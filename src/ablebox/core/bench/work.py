@@ -16,7 +16,6 @@ from ..order.finish import Finish
 from ..order.order import Order
 from ..order.pins import Pins
 from ..order.slides import Slides
-from .brushing import comes_out
 from .geometry import HOLDS, Geometry
 from .hung import AT_PART, HUNG, MADE
 from .item import Item
@@ -381,7 +380,7 @@ class _Work:
         }
         yield Item(Phase.CHECK, 0, What.CHECK, Verb.CHECK, after=ends, key="check")
         if self.order.finish is Finish.AFTER:
-            out = tuple(role for role in self.unit_of if comes_out(role) and self._in_by_then(role))
+            out = tuple(role for role in self.unit_of if role.comes_out and self._in_by_then(role))
             if out:
                 yield Item(Phase.OFF, 0, What.OFF, Verb.TAKE_OFF, out, key="off")
             yield Item(Phase.FINISH, 0, What.FINISH, Verb.FINISH, after=frozenset({"check"}), key="finish")

@@ -212,7 +212,7 @@ class Layer:
                 return False
         head, made = fit.fastener.head, fit.fastener
         reach = HEAD.get(made.kind, ZERO).ticks // 2
-        if reach and (joint.spare or not joint.apart) and self._covered(made):
+        if reach and (joint.spare or not joint.apart) and self._covered(made, joint.apart):
             return False
         if not reach or joint.apart:
             # What is made up before hardware goes on has its heads sunk under it.
@@ -240,20 +240,21 @@ class Layer:
         at[axis] = outer + side
         return self._wood_at((at[0], at[1], at[2]), first.role)
 
-    def _covered(self, fastener: Fastener) -> bool:
-        """Whether a part of the case stands on the head of a fastener."""
+    def _covered(self, fastener: Fastener, built: bool) -> bool:
+        """Whether a part of the case stands on the head of a fastener; in one that is built everything counts that stays in it."""
         way = [a - b for a, b in zip(fastener.head, fastener.tip, strict=True)]
         axis = max(range(3), key=lambda a: abs(way[a]))
         at = [*fastener.head]
         at[axis] += 1 if way[axis] > 0 else -1
         wide = max(HEAD[fastener.kind].ticks, _BIT.ticks) // 2
-        return bool(fastener.through) and self._wood_at((at[0], at[1], at[2]), fastener.through[0], axis, wide)
+        return bool(fastener.through) and self._wood_at((at[0], at[1], at[2]), fastener.through[0], axis, wide, built)
 
-    def _wood_at(self, at: Point, but: Role, axis: int = 0, wide: int = 0) -> bool:
+    def _wood_at(self, at: Point, but: Role, axis: int = 0, wide: int = 0, built: bool = False) -> bool:
         """Whether a part of the case is at a place, or beside it across an axis as far as a head is wide; another than one."""
         by = [wide if a != axis else 0 for a in range(3)]
         return any(
-            (part.role.kind in _SOLID or (wide and part.role.kind is PartKind.BOX_SIDE)) and part.role != but
+            part.role != but
+            and (part.role.kind in _SOLID or (wide and part.role.kind is PartKind.BOX_SIDE) or (built and not part.role.comes_out))
             and all(part.box.low[a] - by[a] <= at[a] <= part.box.high[a] + by[a] for a in range(3))
             for part in self.parts.values()
         )  # fmt: skip

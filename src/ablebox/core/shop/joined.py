@@ -123,21 +123,24 @@ def _together(made: Derived, one: Place, two: Place) -> Iterator[Joined]:
     pairs.append(_STILES)
     tall = min(first.outside[1].length, second.outside[1].length) >= _TALL
     for own, others in pairs:
-        parts = [p for p in first.parts if p.role == own] + [
-            moved_part(p, by) for p in second.parts if p.role == others
-        ]
-        if len(parts) < 2:
+        mine = next((part for part in first.parts if part.role == own), None)
+        theirs = next((moved_part(part, by) for part in second.parts if part.role == others), None)
+        if mine is None or theirs is None:
             continue
+        # Both cases have a part called so: the neighbour's has a name of its own here.
+        beside = replace(theirs, role=Role(theirs.role.kind, Side.SECOND, (1,)))
         placed = [f for f in first.fasteners if _in(f, own)]
-        placed += [_renamed(moved_fastener(f, by), others) for f in second.fasteners if _in(f, others)]
+        placed += [_renamed(moved_fastener(f, by), beside.role) for f in second.fasteners if _in(f, others)]
         fittings = [f for f in first.fittings if own in f.holds]
-        fittings += [moved_fitting(f, by) for f in second.fittings if others in f.holds]
-        layer = Layer(made.shop_of(), parts, fittings, placed)
+        fittings += [replace(moved_fitting(f, by), holds=(beside.role,)) for f in second.fittings if others in f.holds]
+        # What stands against the inside, such as a kick board, has no screw's head behind it.
+        inside = [part for part in first.parts if part is not mine and part.box.touches(mine.box)]
+        layer = Layer(made.shop_of(), [mine, beside, *inside], fittings, placed)
         spacing = Spacing.JOINT if own in _STILES else Spacing.END_PANEL if tall else Spacing.FOUR
-        layer.fasten(Joint(Way.SCREWS, own, others, spacing, apart=True, spare=True))
+        layer.fasten(Joint(Way.SCREWS, own, beside.role, spacing, apart=True, spare=True))
         for each in layer.fasteners:
             if each.kind is FastenerKind.SCREW:
-                yield Joined(one.letter, each, two.letter)
+                yield Joined(one.letter, replace(each, into=others), two.letter)
 
 
 def _stacked(made: Derived, case: Case) -> Iterator[Joined]:
