@@ -30,6 +30,7 @@ from ablebox.core.fronts.cell.door import Door
 from ablebox.core.fronts.cell.empty import OpenCell
 from ablebox.core.fronts.cell.inner import InnerDrawers
 from ablebox.core.fronts.cell.pair import Pair
+from ablebox.core.fronts.cell.racks import DoorRacks
 from ablebox.core.fronts.drawer.box import SHAPES, DrawerBox
 from ablebox.core.fronts.face import FaceFronts, Line, Stack
 from ablebox.core.fronts.fit.full_overlay import FullOverlay
@@ -157,6 +158,8 @@ def random_face(rng: Random, depth: int = 2) -> Any:
         cell = replace(cell, fit=_one(rng, "fit"))
     if isinstance(cell, (Door, Pair)) and rng.random() < 0.2:
         cell = replace(cell, inner=_vary(rng, InnerDrawers()))
+    if isinstance(cell, (Door, Pair)) and rng.random() < 0.1:
+        cell = replace(cell, racks=DoorRacks(rng.randint(1, 3), between(rng, 60, 130), between(rng, 40, 90)))
     return cell
 
 

@@ -25,10 +25,10 @@ TOLD = (Fault.AIR, Fault.LOOSE)
 
 
 def _is_told(finding: Finding) -> bool:
-    """Whether a finding is of the design: a rod that was set where the fronts are as well."""
+    """Whether a finding is of the design: a rod that was set where the fronts are as well, a rack on a door."""
     fitting = finding.fitting
-    rod = fitting is not None and fitting.kind in (FittingKind.ROD, FittingKind.SOCKET)
-    return finding.fault in TOLD or (finding.fault is Fault.CLASH and rod)
+    chosen = fitting is not None and fitting.kind in (FittingKind.ROD, FittingKind.SOCKET, FittingKind.DOOR_RACK)
+    return finding.fault in TOLD or (finding.fault in (Fault.CLASH, Fault.RACK, Fault.SWING) and chosen)
 
 
 @dataclass

@@ -11,6 +11,7 @@ from typing import Any
 
 from ablebox.core.assembly.check import check
 from ablebox.core.assembly.part import Assembly, Face
+from ablebox.core.assembly.proof import Fault
 from ablebox.core.assembly.turned import SIDES, seen_from
 from ablebox.core.assembly.uses import Use
 from ablebox.core.cabinet.build import build
@@ -31,6 +32,7 @@ from ablebox.core.fronts.cell.drawer import Drawer
 from ablebox.core.fronts.cell.false_front import FalseFront
 from ablebox.core.fronts.cell.inner import InnerDrawers
 from ablebox.core.fronts.cell.pull_out_front import PullOutFront
+from ablebox.core.fronts.cell.racks import DoorRacks
 from ablebox.core.fronts.drawer.box import DrawerBox
 from ablebox.core.fronts.drawer.slides import CentreMount, Undermount
 from ablebox.core.fronts.face import FaceFronts, Line, Stack
@@ -105,6 +107,15 @@ class ByHand(unittest.TestCase):
         self.assertEqual(check(assembly), [])
         self.assertEqual({role: sizes(assembly, role) for role in expected},
                          {role: wanted(*size) for role, size in expected.items()})  # fmt: skip
+
+    def test_a_rack_swings_out_on_a_circle_about_the_hinges(self) -> None:
+        """A 15 in case: the side is 14 3/16 from the door's edge, so 4 in deep a rack may reach sqrt(14.19^2 - 16) = 13.61 along a
+        door 14 7/8 wide: 1 17/64 from its edge (plane geometry)."""
+        project, case = new_project(), starting_case("A", "base", System.INCH)
+        for side, meets in (("1", True), ("1 3/8", False)):
+            face = replace(case.fronts, face=Door(racks=DoorRacks(2, side=inches(side))))  # type: ignore[type-var]
+            made = Made(replace(project, cases=(replace(case, in_alcove=False, width=inches(15), fronts=face),)))
+            self.assertEqual(any(each.fault is Fault.SWING for each in made.findings("A")), meets, side)
 
     def test_fronts_in_their_opening_bring_what_they_need_set_back(self) -> None:
         """Every kind with fronts, made inset or lipped: what is behind goes back by what is inside and 1/8 in (common practice)."""

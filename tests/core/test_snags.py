@@ -23,10 +23,12 @@ from ablebox.core.case.top_full import FullTop
 from ablebox.core.errors import AbleBoxError
 from ablebox.core.fronts.cell.door import Door
 from ablebox.core.fronts.cell.drawer import Drawer
+from ablebox.core.fronts.cell.pair import Pair
+from ablebox.core.fronts.cell.racks import DoorRacks
 from ablebox.core.fronts.face import FaceFronts, Line
 from ablebox.core.fronts.fit.full_overlay import FullOverlay
 from ablebox.core.fronts.fit.overlay import Overlay
-from ablebox.core.lengths import inches, millimetres
+from ablebox.core.lengths import Length, inches, millimetres
 from ablebox.core.project.choices import choice
 from ablebox.core.project.tree import DonePiece, HeldPiece, HeldSheet, Project, new_project
 from ablebox.core.room.obstacle import Deal, usual
@@ -51,6 +53,19 @@ def sound() -> Project:
 
 def _width(project: Project, text: str) -> Project:
     return project.with_case(replace(project.cases[0], follows=False, width=inches(text)))
+
+
+def _racked(racks: DoorRacks, width: Length | None = None):  # type: ignore[no-untyped-def]
+    """Return what puts racks on a case's doors; on one door that turns about its left edge where a width is given."""
+
+    def change(project: Project) -> Project:
+        case = project.cases[0]
+        assert isinstance(case.fronts, FaceFronts)
+        face = Pair(racks=racks) if width is None else Door(racks=racks)
+        case = replace(case, in_alcove=False, fronts=replace(case.fronts, face=face))
+        return project.with_case(case if width is None else replace(case, follows=False, width=width))
+
+    return change
 
 
 def _put(key: str, text: str):  # type: ignore[no-untyped-def]
@@ -179,6 +194,27 @@ class EachSnag(unittest.TestCase):
             "case.wide",
             Level.STOP,
             "122 wide, and the longest sheet gives 95 3/4",
+            True,
+        ),
+        (
+            _racked(DoorRacks(3)),
+            "proof.clash",
+            Level.STOP,
+            "the rack on the left door would stand where the shelf is",
+            True,
+        ),
+        (
+            _racked(DoorRacks(2, side=inches(1)), inches(15)),
+            "proof.swing",
+            Level.STOP,
+            "meets the right side as the door opens",
+            True,
+        ),
+        (
+            _racked(DoorRacks(2, side=inches("1 1/2")), inches(15)),
+            "proof.rack",
+            Level.STOP,
+            "stand where a hinge is",
             True,
         ),
         (_put("A/fronts.hinge.depth", "21/32"), "proof.cup", Level.STOP, "cups leave 1/16", True),

@@ -30,6 +30,7 @@ class FittingKind(Enum):
     FOOT = "foot"
     CASTER = "caster"
     CLIP = "clip"
+    DOOR_RACK = "door-rack"
 
 
 #: What a case stands on that is bought.

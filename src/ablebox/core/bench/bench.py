@@ -26,7 +26,7 @@ from .verb import What
 #: What is done to all cases at one setting, or at one time, where they are worked in batches.
 _TOGETHER = frozenset({
     What.SAW, What.MARK, What.TEST, What.MACHINE, What.BAND, What.PINS, What.BORE, What.PREFINISH, What.FINISH, What.FRAME_MADE,
-    What.OPENINGS, What.BOXES, What.BOX_SLIDES, What.LEAVES, What.HINGES, What.COUNTER_MADE, What.OFF,
+    What.OPENINGS, What.BOXES, What.BOX_SLIDES, What.LEAVES, What.HINGES, What.RACKS, What.COUNTER_MADE, What.OFF,
 })  # fmt: skip
 
 

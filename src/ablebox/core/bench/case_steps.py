@@ -39,7 +39,7 @@ _BODY = (What.CASE, What.SIDE, What.PARTITIONS, What.SHELVES_FIXED, What.TOP_RAI
 #: What is done beside the case, or only looked at: it stands up before none of that.
 _ASIDE = frozenset({
     What.SQUARE, What.OPENINGS, What.SAW, What.MARK, What.TEST, What.MACHINE, What.BAND, What.PINS, What.BORE, What.PREFINISH, What.FRAME_MADE,
-    What.BOXES, What.BOX_SLIDES, What.LEAVES, What.HINGES, What.COUNTER_MADE, What.DIVIDERS,
+    What.BOXES, What.BOX_SLIDES, What.LEAVES, What.HINGES, What.RACKS, What.COUNTER_MADE, What.DIVIDERS,
 })  # fmt: skip
 #: From here on a case stands upright.
 _STANDS = Phase.PACKERS

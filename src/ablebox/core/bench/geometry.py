@@ -21,7 +21,7 @@ from ..ways.cells import cells
 from ..ways.space import Mask, Space
 from .clamping import Clamps
 from .thing import Thing, ThingKind
-from .units import has_body
+from .units import has_body, moves_with
 
 Words = NDArray[np.uint64]
 
@@ -59,7 +59,10 @@ class Geometry:
         self.space = Space(bodies)
         #: Hardware that is in nobody's way is never there.
         self.solid: Mask = np.array(
-            [*(True for _ in self.parts), *(has_body(each.kind) or _moves(each.kind) for each in assembly.fittings)],
+            [
+                *(True for _ in self.parts),
+                *(has_body(each.kind) or moves_with(each.kind) for each in assembly.fittings),
+            ],
             np.bool_,
         )
         for fastener in assembly.fasteners:
@@ -217,10 +220,6 @@ def _as_words(rows: Mask) -> Words:
     wide = np.zeros((len(rows), -(-rows.shape[1] // 64) * 64), np.bool_)
     wide[:, : rows.shape[1]] = rows
     return np.packbits(wide, axis=1).view(np.uint64)
-
-
-def _moves(kind: FittingKind) -> bool:
-    return kind in (FittingKind.SLIDE_BOX, FittingKind.SLIDE_LOCK)
 
 
 def _driven(fastener: Fastener) -> bool:

@@ -32,6 +32,7 @@ MADE = {
 #: Hardware that stays at its part when that is moved.
 AT_PART = {
     FittingKind.HINGE_CUP: What.HINGES,
+    FittingKind.DOOR_RACK: What.RACKS,
     FittingKind.SLIDE_BOX: What.BOX_SLIDES,
     FittingKind.SLIDE_LOCK: What.BOX_SLIDES,
 }

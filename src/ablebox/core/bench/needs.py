@@ -17,7 +17,7 @@ from .verb import Gate, What
 #: What is done beside the case.
 _ASIDE = frozenset({
     What.JIGS, What.SAW, What.MARK, What.TEST, What.MACHINE, What.BAND, What.BORE, What.PREFINISH, What.FRAME_MADE, What.BOXES,
-    What.BOX_SLIDES, What.LEAVES, What.HINGES, What.COUNTER_MADE,
+    What.BOX_SLIDES, What.LEAVES, What.HINGES, What.RACKS, What.COUNTER_MADE,
 })  # fmt: skip
 #: What is set by blocks.
 _BY_BLOCKS = frozenset({What.PINS, What.SLIDES, What.FRONTS, What.DOORS, What.DIVIDERS})

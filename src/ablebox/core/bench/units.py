@@ -28,7 +28,7 @@ class UnitKind(Enum):
 
 
 #: Hardware that moves with what it is fixed to before that goes in.
-_MOVES = frozenset({FittingKind.SLIDE_BOX, FittingKind.SLIDE_LOCK})
+_MOVES = frozenset({FittingKind.SLIDE_BOX, FittingKind.SLIDE_LOCK, FittingKind.DOOR_RACK})
 #: Hardware that is clipped together or lies in its part, and is in nobody's way.
 _NO_BODY = frozenset({FittingKind.HINGE_ARM, FittingKind.HINGE_CUP, FittingKind.CLIP})
 _DIVIDES = frozenset({PartKind.BOX_ALONG, PartKind.BOX_ACROSS})
@@ -108,6 +108,11 @@ def units(assembly: Assembly, order: Order, lifts: Callable[[int, list[int]], bo
             if mine is not None:
                 found[mine].append(i)
     return [Unit(kind, key, roles[kind, key], tuple(atoms)) for (kind, key), atoms in found.items()]
+
+
+def moves_with(kind: FittingKind) -> bool:
+    """Whether hardware moves with what it is fixed to before that goes in."""
+    return kind in _MOVES
 
 
 def has_body(kind: FittingKind) -> bool:

@@ -79,6 +79,7 @@ class What(Enum):
     BOX_SLIDES = "box slides"
     LEAVES = "leaves"
     HINGES = "hinges"
+    RACKS = "racks"
     PLATES = "plates"
     BOXES_IN = "boxes in"
     DIVIDERS = "dividers"

@@ -30,6 +30,8 @@ _DOORS = frozenset({PartKind.DOOR, PartKind.FLAP})
 _FRONTS = _DOORS | {PartKind.DRAWER_FRONT, PartKind.FALSE_FRONT}
 #: How the keys of both diagonals end.
 DIAGONALS = ("diagonal.rising", "diagonal.falling")
+#: Hardware that is screwed to a door while that lies on the bench.
+_ON_LEAF = frozenset({FittingKind.HINGE_CUP, FittingKind.DOOR_RACK})
 _FLAPS = frozenset({FittingKind.FLAP_HINGE, FittingKind.FLAP_SUPPORT})
 _ON_PINS = frozenset({PartKind.SHELF, PartKind.SLOPING_SHELF})
 _BODY_ONLY = (What.CASE, What.SIDE, What.PARTITIONS, What.SHELVES_FIXED, What.TOP_RAILS, What.CASE_TOP)
@@ -182,7 +184,7 @@ class _Work:
             key, support = f"hang {i}", self._support(fitting)
             if fitting.kind in AT_PART and support is not None:
                 unit = self.unit_of[support]
-                phase = Phase.LEAVES + 1 if fitting.kind is FittingKind.HINGE_CUP else Phase.BOXES + 1
+                phase = Phase.LEAVES + 1 if fitting.kind in _ON_LEAF else Phase.BOXES + 1
                 # On what is put together, where its screws are reached there; else on the loose part before.
                 make = f"make {unit.key}"
                 made = frozenset({make}) if make in self.made and self._reached_in(unit, does) else frozenset()

@@ -40,7 +40,7 @@ TITLES = {
     What.CASE_TOP: "top on", What.RAILS: "hanging rail", What.SQUARE: "square", What.BACK: "back on", What.FRAME_MADE: "make frame",
     What.FRAME: "frame on", What.BASE: "base", What.KICK: "kick on", What.END: "end panels", What.PACKERS: "packers",
     What.SLIDES: "slides", What.OPENINGS: "openings", What.BOXES: "make boxes", What.BOX_SLIDES: "box slides",
-    What.LEAVES: "make doors", What.HINGES: "hinges", What.PLATES: "plates", What.BOXES_IN: "boxes in", What.DIVIDERS: "dividers",
+    What.LEAVES: "make doors", What.HINGES: "hinges", What.RACKS: "door racks", What.PLATES: "plates", What.BOXES_IN: "boxes in", What.DIVIDERS: "dividers",
     What.DOORS: "doors on", What.FRONTS: "fronts on", What.PULLS: "pulls", What.COUNTER_MADE: "make counter",
     What.COUNTER: "counter on", What.FITTINGS: "fittings", What.SHELVES: "loose shelves", What.CHECK: "check",
     What.OFF: "take out", What.CARRY: "carry in", **fit_words.TITLES,
@@ -53,7 +53,7 @@ _TOOLS = {
     What.SQUARE: "tape or two sticks", What.OPENINGS: "tape or two sticks", What.SLIDES: "spacer blocks, driver",
     What.BOX_SLIDES: "driver, square", What.DOORS: "driver, shims", What.FRONTS: "ledge, shims, clamps, driver",
     What.PULLS: "drilling guide, driver", What.CHECK: "square, eyes and hands", What.CARRY: "a helper, straps", What.OFF: "driver, tape, pencil",
-    What.SHELVES: "hands", What.HINGES: "driver", What.PLATES: "driver, plate jig", What.DIVIDERS: "hands", **fit_words.TOOLS,
+    What.SHELVES: "hands", What.HINGES: "driver", What.RACKS: "driver, square", What.PLATES: "driver, plate jig", What.DIVIDERS: "hands", **fit_words.TOOLS,
 }  # fmt: skip
 #: What is done to the parts of the case and, later, to those of boxes and fronts.
 _OF_LOTS = frozenset({What.SAW, What.MARK, What.TEST, What.MACHINE, What.BAND, What.PINS, What.BORE, What.PREFINISH})

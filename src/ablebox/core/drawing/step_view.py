@@ -43,6 +43,7 @@ _LOOSE = frozenset(
         What.BORE,
         What.PREFINISH,
         What.HINGES,
+        What.RACKS,
     }
 )
 #: Steps that are seen from behind where that is where one stands.

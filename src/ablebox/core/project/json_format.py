@@ -22,6 +22,7 @@ Format history (see docs/file-format.md):
 11. Time, finish, buying, options and the log.
 12. Several rooms; what is behind the walls; floors read anywhere; what stands on what, sizes that follow another's; the fitting.
 13. The paper: its size, chapters and labels, and the page set that was printed last.
+14. Racks on doors; lights, switches and ways for cords among what is added to parts.
 """
 
 from __future__ import annotations
@@ -46,7 +47,7 @@ from .limits import LONGEST, MOST_DIGITS, MOST_IN_ONE, MOST_MEMBERS, too_much
 from .tree import Project
 from .upgrades import upgraded
 
-FORMAT, VERSION = "ablebox", 13
+FORMAT, VERSION = "ablebox", 14
 
 _INCH, _MM = Units(System.INCH), Units(System.MM)
 _SCHOOL_NAMES = {record: name for schools in SCHOOLS.values() for name, record in schools.items()}

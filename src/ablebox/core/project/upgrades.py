@@ -6,8 +6,9 @@ What is damaged is left as it is: the reader reports it, with its place.
 
 from __future__ import annotations
 
-from collections.abc import Callable
 from typing import Any
+
+from .upgrades_late import rungs_to_12, to_12, to_13, to_14, with_racks
 
 
 def upgraded(project: Any, version: int) -> Any:
@@ -52,7 +53,9 @@ def upgraded_shop(shop: Any, version: int) -> Any:
     if version < 8:
         shop["days"] = None
     if version < 9 and isinstance(shop.get("presets"), dict):
-        shop["presets"] = {name: _rungs_to_12(way) for name, way in shop["presets"].items()}
+        shop["presets"] = {name: rungs_to_12(way) for name, way in shop["presets"].items()}
+    if version < 10:
+        shop = with_racks(shop)
     for name in ("done", "held", "rests", "loose", "spaces", "strips"):
         shop.pop(name, None)
     return shop
@@ -420,62 +423,4 @@ def _to_11(project: dict[str, Any]) -> dict[str, Any]:
     return project
 
 
-def _rungs_to_12(way: Any) -> Any:
-    """To base frames that say how far they reach below the level line: none did."""
-    if isinstance(way, dict) and isinstance(way.get("kick"), dict) and way["kick"].get("school") == "base-frame":
-        return {**way, "kick": {**way["kick"], "below": "0 in"}}
-    return way
-
-
-def _to_12(project: dict[str, Any]) -> dict[str, Any]:
-    """To several rooms, studs as they were found, floors read anywhere, what stands on what, and a book of the fitting."""
-
-    def rows(tree: Any, name: str, change: Callable[[dict[str, Any]], dict[str, Any]]) -> dict[str, Any]:
-        if isinstance(tree, dict) and isinstance(tree.get(name), list):
-            tree = {**tree, name: [change(each) if isinstance(each, dict) else each for each in tree[name]]}
-        return tree  # type: ignore[no-any-return]
-
-    def wall(old: dict[str, Any]) -> dict[str, Any]:
-        for name in ("floor", "ceilings"):
-            old = rows(old, name, lambda level: {**level, "out": "0 in"})
-        if isinstance(old.get("studs"), list):
-            stud = {"kind": "stud", "wide": "1 1/2 in", "found": "finder", "up": None}
-            old = {**old, "studs": [{"at": at, **stud} for at in old["studs"]]}
-        level = "0 in"
-        return {
-            **old, "room": 1, "backing": "framed", "lining": None, "struck": None, "joists": [], "lean_left": level, "lean_right": level,
-        }  # fmt: skip
-
-    def chosen(tree: Any) -> dict[str, Any]:
-        tree = rows(
-            rows(tree, "cases", lambda case: _rungs_to_12({**case, "on": None})),
-            "spaces",
-            lambda space: {**space, "kick": "0 in", "what": "other"},
-        )
-        return {**tree, "ties": []} if isinstance(tree, dict) else tree
-
-    room = rows(rows(project.get("room"), "walls", wall), "ways", lambda way: {**way, "room": 1})
-    project["room"] = {**room, "names": ["Room"]} if isinstance(room, dict) else room
-    project = chosen(project)
-    if isinstance(project.get("options"), dict):
-        project["options"] = {name: chosen(each) for name, each in project["options"].items()}
-    bench = project.get("bench")
-    if isinstance(bench, dict):
-        orders = bench.get("orders")
-        bench = (
-            {**bench, "order": {**bench["order"], "first": "uppers"}} if isinstance(bench.get("order"), dict) else bench
-        )
-        if isinstance(orders, dict):
-            bench["orders"] = {k: {**v, "first": "uppers"} if isinstance(v, dict) else v for k, v in orders.items()}
-        project["bench"] = bench
-    project["fit"] = {"done": [], "came_out": {}}
-    return project
-
-
-def _to_13(project: dict[str, Any]) -> dict[str, Any]:
-    """To a book of the paper: nothing was chosen or printed."""
-    project["paper"] = {"size": "", "chapters": [], "cases": [], "labels": "", "printed": None}
-    return project
-
-
-_STEPS = (_to_2, _to_3, _to_4, _to_5, _to_6, _to_7, _to_8, _to_9, _to_10, _to_11, _to_12, _to_13)
+_STEPS = (_to_2, _to_3, _to_4, _to_5, _to_6, _to_7, _to_8, _to_9, _to_10, _to_11, to_12, to_13, to_14)

@@ -7,21 +7,21 @@ from collections.abc import Callable, Iterator
 from dataclasses import replace
 from functools import partial
 
+from ..assembly.fitting import FittingKind
 from ..assembly.part import Assembly
 from ..assembly.proof import Fault, Finding
-from ..assembly.role import COUNTERS, PartKind, Role
+from ..assembly.role import COUNTERS, PartKind
 from ..assembly.uses import Use
 from ..cabinet.design import Case
-from ..cabinet.places import at, put
+from ..cabinet.places import put
 from ..case.base_legs import Legs
-from ..case.inside.layout import Rows
-from ..case.inside.shelves_on_pins import PinShelves
 from ..case.top_stretchers import TwoStretchers
 from ..lengths import TICKS_PER_MM, Length, inches, millimetres
 from ..project.choices import choice
 from ..shop.made import Made
 from ..units import Units
 from .called import called
+from .set_back import off_the_rack, set_back
 from .snag import Check, Fix, Level, Snag, Sought
 from .ways_on import ways_on
 
@@ -136,14 +136,41 @@ def _loose(assembly: Assembly, finding: Finding, units: Units) -> str:
 
 
 def _clash(assembly: Assembly, finding: Finding, units: Units) -> str:
+    if finding.fitting is not None and finding.fitting.kind is FittingKind.DOOR_RACK:
+        shelf = finding.roles[0].kind in (PartKind.SHELF, PartKind.FIXED_SHELF)
+        way = "set that back" if shelf else "keep it further from the door's sides"
+        return f"the rack on the {_its_door(assembly, finding)} would stand where the {called(assembly, finding.roles[0])} is; {way}."
     what = finding.fitting.name if finding.fitting is not None else "hardware"
     return f"{what} would stand where the {called(assembly, finding.roles[0])} is; move one of them."
+
+
+def _rack(assembly: Assembly, finding: Finding, units: Units) -> str:
+    other = _OTHERS.get(finding.beside.kind, "other hardware") if finding.beside is not None else "other hardware"
+    return f"the rack on the {_its_door(assembly, finding)} would stand where {other} is; move one of them."
+
+
+_OTHERS = {
+    FittingKind.ROD: "the hanging rod", FittingKind.SOCKET: "a rod's socket", FittingKind.ROD_SUPPORT: "a rod's support",
+    FittingKind.HINGE_ARM: "a hinge", FittingKind.HINGE_PLATE: "a hinge", FittingKind.HINGE_CUP: "a hinge",
+    FittingKind.SLIDE_CASE: "a slide", FittingKind.SLIDE_BOX: "a slide", FittingKind.DOOR_RACK: "another rack",
+}  # fmt: skip
+
+
+def _swing(assembly: Assembly, finding: Finding, units: Units) -> str:
+    return (
+        f"the rack on the {_its_door(assembly, finding)} meets the {called(assembly, finding.roles[0])} as the door opens; keep it "
+        "further from the door's sides, or take a shallower one."
+    )
+
+
+def _its_door(assembly: Assembly, finding: Finding) -> str:
+    return called(assembly, finding.roles[-1].whole)
 
 
 _SENTENCES: dict[Fault, Callable[[Assembly, Finding, Units], str]] = {
     Fault.TIP: _tip, Fault.STRAY: _stray, Fault.HEAD: _head, Fault.MEET: _meet, Fault.HOLE: _hole, Fault.CUP: _cup, Fault.AIR: _air,
     Fault.PINS: _pins, Fault.HINGE: _hinge, Fault.CLASH: _clash,
-    Fault.LOOSE: _loose,
+    Fault.LOOSE: _loose, Fault.RACK: _rack, Fault.SWING: _swing,
 }  # fmt: skip
 
 
@@ -152,8 +179,10 @@ def _way_on(made: Made, case: Case, finding: Finding) -> Iterator[Fix | None]:
 
 
 def _offer(made: Made, case: Case, finding: Finding) -> Fix | None:
+    if finding.fitting is not None and finding.fitting.kind is FittingKind.DOOR_RACK:
+        return off_the_rack(made, case, finding)
     if finding.fault is Fault.HINGE:
-        return _set_back(made, case, finding.roles[0])
+        return set_back(made, case, finding.roles[0], lambda _: made.units.usual(_CLEAR))
     if finding.fault is Fault.CUP:
         found = choice(made.project, f"{case.letter}/fronts.hinge.depth")
         if found is not None and found.value is not None:
@@ -169,25 +198,6 @@ def _offer(made: Made, case: Case, finding: Finding) -> Fix | None:
         return Fix(
             f"Set the legs in {made.units.write(further)}", made.project.with_case(put(case, "kick.inset", further))
         )
-    return None
-
-
-def _set_back(made: Made, case: Case, role: Role) -> Fix | None:
-    """Return the fix that sets a shelf back behind the hinges."""
-    path = "inside" + "".join(f".bays.{step - 1}" for step in role.number[:-1])
-    clear = made.units.usual(_CLEAR)
-    if role.kind is PartKind.FIXED_SHELF:
-        rows = at(case, path)
-        if isinstance(rows, Rows):
-            i = role.number[-1] - 1
-            setbacks = (*rows.setbacks[:i], clear, *rows.setbacks[i + 1 :])
-            changed = put(case, path, replace(rows, setbacks=setbacks))
-            return Fix(f"Set the fixed shelf back {made.units.write(clear)}", made.project.with_case(changed))
-    if role.kind is PartKind.SHELF:
-        for i, fitting in enumerate(getattr(at(case, path), "fittings", ())):
-            if isinstance(fitting, PinShelves):
-                changed = put(case, f"{path}.fittings.{i}", replace(fitting, setback=clear, setbacks=()))
-                return Fix(f"Set the shelves back {made.units.write(clear)}", made.project.with_case(changed))
     return None
 
 

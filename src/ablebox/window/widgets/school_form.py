@@ -19,7 +19,7 @@ from .words import Words
 _LABELS = {
     "left": "left stile", "right": "right stile", "hinge": "hinges", "joint": "joint", "fit": "fit", "making": "made as",
     "slides": "slides", "box": "drawer boxes", "drawer_fronts": "drawer fronts", "pulls": "pulls",
-    "inner": "drawers behind it",
+    "inner": "drawers behind it", "racks": "racks on it",
 }  # fmt: skip
 #: Fields that are edited on a drawing, not in a form.
 _DRAWN = {"face"}

@@ -16,6 +16,7 @@ from .driven import heads, strays, tips
 from .finding import Fault, Finding
 from .held import clashes, holes_left, hung, loose, shelves
 from .meetings import meetings
+from .racks import racks
 from .wood import Solid
 
 __all__ = ["Fault", "Finding", "prove"]
@@ -36,4 +37,5 @@ def prove(assembly: Assembly) -> list[Finding]:
         *shelves(assembly),
         *clashes(assembly, solids),
         *loose(assembly),
+        *racks(assembly, solids),
     ]

@@ -26,6 +26,8 @@ class Fault(Enum):
     HINGE = "hinge"
     CLASH = "clash"
     LOOSE = "loose"
+    RACK = "rack"
+    SWING = "swing"
 
 
 @dataclass(frozen=True, slots=True)
@@ -40,6 +42,7 @@ class Finding:
         fastener: which one; ``None`` for hardware and holes.
         fitting: which piece of hardware; ``None`` for anything else.
         use: what a hole is for; ``None`` for anything else.
+        beside: what hardware the fitting meets; ``None`` where it meets wood.
     """
 
     fault: Fault
@@ -49,3 +52,4 @@ class Finding:
     fastener: Fastener | None = None
     fitting: Fitting | None = None
     use: Use | None = None
+    beside: Fitting | None = None

@@ -104,6 +104,7 @@ def shelves(assembly: Assembly) -> Iterator[Finding]:
 _BODIES = frozenset({
     FittingKind.SLIDE_CASE, FittingKind.SLIDE_BOX, FittingKind.HINGE_ARM, FittingKind.HINGE_PLATE, FittingKind.ROD,
     FittingKind.SOCKET, FittingKind.FOOT, FittingKind.CASTER, FittingKind.PULL, FittingKind.KNOB,
+    FittingKind.DOOR_RACK,
 })  # fmt: skip
 #: Where in what two boxes share it is asked whether there is wood.
 _INSIDE = ((0.5, 0.5, 0.5), (0.1, 0.1, 0.1), (0.9, 0.9, 0.9), (0.1, 0.9, 0.5), (0.9, 0.1, 0.5))

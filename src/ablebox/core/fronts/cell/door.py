@@ -17,6 +17,7 @@ from ..making.choice import OwnMaking
 from ..making.same import LikeDoors
 from .context import FaceContext
 from .inner import InnerDrawers
+from .racks import DoorRacks
 
 
 @dataclass(frozen=True, slots=True)
@@ -28,12 +29,14 @@ class Door:
         making: how it is made.
         fit: how it meets the face.
         inner: drawers behind it.
+        racks: racks on its back.
     """
 
     hung: str = one_of("hung at the", "left", {"left": "left", "right": "right"})
     making: OwnMaking = field(default_factory=LikeDoors)
     fit: OwnFit = field(default_factory=LikeOthers)
     inner: InnerDrawers = field(default_factory=InnerDrawers)
+    racks: DoorRacks = field(default_factory=DoorRacks)
 
     words = "door"
 
@@ -60,6 +63,7 @@ class Door:
         inner = Work()
         self.inner.build(face, inner, area, (not right, right), making.thickness(face.shell).length)
         hang(face, work, leaf, making, area, over, self.inner.angle, inner.parts)
+        self.racks.build(face, work, leaf, area.path)
         face.pulls.on_door(face.shell, work, making, leaf, face.hung)
         work.add(inner)
         return work

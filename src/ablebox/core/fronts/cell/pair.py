@@ -17,6 +17,7 @@ from ..making.choice import OwnMaking
 from ..making.same import LikeDoors
 from .context import FaceContext
 from .inner import InnerDrawers
+from .racks import DoorRacks
 
 
 @dataclass(frozen=True, slots=True)
@@ -27,11 +28,13 @@ class Pair:
         making: how they are made.
         fit: how they meet the face.
         inner: drawers behind them.
+        racks: racks on the back of each.
     """
 
     making: OwnMaking = field(default_factory=LikeDoors)
     fit: OwnFit = field(default_factory=LikeOthers)
     inner: InnerDrawers = field(default_factory=InnerDrawers)
+    racks: DoorRacks = field(default_factory=DoorRacks)
 
     words = "pair of doors"
     opens = "pair"
@@ -58,6 +61,7 @@ class Pair:
                              side=Side(hand.value), made=where)  # fmt: skip
             made = making.build(shell, leaf)
             hang(face, made, leaf, making, area, over, self.inner.angle, inner.parts)
+            self.racks.build(face, made, leaf, area.path)
             face.pulls.on_door(shell, made, making, leaf, face.hung)
             work.add(made)
         work.add(inner)
