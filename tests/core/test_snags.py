@@ -211,7 +211,7 @@ class EachSnag(unittest.TestCase):
             True,
         ),
         (
-            _racked(DoorRacks(2, side=inches("1 1/2")), inches(15)),
+            _racked(DoorRacks(2, side=inches(1)), inches(15)),
             "proof.rack",
             Level.STOP,
             "stand where a hinge is",
