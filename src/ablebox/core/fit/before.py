@@ -10,6 +10,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 from dataclasses import dataclass
 
+from ..case.extra.apply import Wired
 from ..room.backing import Backing, Found
 from ..room.obstacle import OBSTACLES, Deal, Obstacle, Trade
 from ..run.place import Place
@@ -80,6 +81,14 @@ def _lines(made: Made) -> Iterator[tuple[str, int, str, Trade]]:
     for case in made.project.cases:
         if not case.in_alcove or case.letter in made.unbuilt:
             continue
+        lights = dict.fromkeys(extra.words for extra in case.extras if isinstance(extra, Wired))
+        if lights:
+            yield (
+                f"{case.letter}/wired", case.wall,
+                f"{case.letter}: a lead for its {' and '.join(lights)} comes out of the wall before it stands there; power off and tested, and "
+                "wired by whoever may.",
+                Trade.ELECTRICIAN,
+            )  # fmt: skip
         room_number = made.rooms[case.wall - 1].wall.room
         for each in passes(made, case.letter, room_number):
             if each.bare and each.goes:

@@ -58,7 +58,7 @@ class Stud:
         kind: what it is.
         wide: how wide it is there.
         found: how one knows of it.
-        up: how high over the floor, of an insert; ``None`` for what goes from floor to ceiling.
+        up: how high over the level line, the floor's highest point, of an insert; ``None`` for what goes from floor to ceiling.
     """
 
     at: Length

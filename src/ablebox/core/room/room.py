@@ -103,3 +103,13 @@ class Room:
             raise ValueError("the tape's body is 0 or more")
         if any(not 1 <= corner.wall <= len(self.walls) for corner in self.corners):
             raise ValueError("a corner is at a wall there is")
+
+    @property
+    def all_called(self) -> list[str]:
+        """What each wall is called: by its room as well, where there are several."""
+        return [self.called(number) for number in range(1, len(self.walls) + 1)]
+
+    def called(self, number: int) -> str:
+        """Return what a wall is called where walls of all rooms are listed, by its number from 1."""
+        wall = self.walls[number - 1]
+        return f"{self.names[wall.room - 1]}: {wall.name}" if len(self.names) > 1 else wall.name

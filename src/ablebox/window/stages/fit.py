@@ -172,7 +172,7 @@ class FitStage(StepsStage):
             self.sheet.show_rows([], -1)
             return
         number = self.wall
-        self._tabs.show_walls([wall.name for wall in walls], number)
+        self._tabs.show_walls(self.desk.document.project.room.all_called, number)
         letter = job.letters[0] if self.bench.is_case(job.letters[0]) else ""
         unit = project.units.words
         self.heading.set_text(walls[number - 1].name if len(walls) > 1 else f"Standing {walls[0].name}")

@@ -158,7 +158,7 @@ class RoomStage(Stage):
     def _walls(self) -> None:
         """Offer the walls of the room, and what is told of the one at hand."""
         walls = self.desk.document.project.room.walls
-        self._tabs.show_walls([wall.name for wall in walls], self.number)
+        self._tabs.show_walls(self.desk.document.project.room.all_called, self.number)
         self._tabs.setVisible(len(walls) > 1)
         if self.number != self._shown:
             self._shown = self.number

@@ -99,7 +99,7 @@ def add_stud(desk: Desk, column: QVBoxLayout, number: int, at: int, change: Chan
     add_choice(column, "how one knows", choice_box(f"stud-found:{at}", "how one knows", knows, stud.found, found))
     rows = [(f"{prefix}stud.{at}", "its middle, from the left"), (f"{prefix}stud.{at}.wide", "wide")]
     if stud.up is not None:
-        rows.append((f"{prefix}stud.{at}.up", "over the floor"))
+        rows.append((f"{prefix}stud.{at}.up", "over the level line"))
     fields(desk, column, tuple(rows))
     proven = QPushButton("All of them are proven by holes")
     proven.setObjectName("studs-proven")

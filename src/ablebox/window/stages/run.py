@@ -208,7 +208,7 @@ class RunStage(Stage):
             self.desk.selection.select(wall=wall)
             return
         self._shown_case = (case, self.space)
-        self._tabs.show_walls([wall.name for wall in self.desk.document.project.room.walls], self.number)
+        self._tabs.show_walls(self.desk.document.project.room.all_called, self.number)
         made = self.desk.document.made
         self.heading.set_text("The run")
         self.heading.setMinimumWidth(self.heading.sizeHint().width())

@@ -46,7 +46,7 @@ def add_case_in_run(desk: Desk, column: QVBoxLayout, letter: str) -> None:
     case = project.case(letter)
     column.addWidget(Words(f"{letter}  {case.name}", 20, True, wrap=True))
     rows = [(0, "by itself")]
-    rows += [(i, f"in the run of {wall.name}") for i, wall in enumerate(project.room.walls, start=1)]
+    rows += [(i, f"in the run of {project.room.called(i)}") for i in range(1, len(project.room.walls) + 1)]
     walls = choice_box(
         "run-at",
         "where it stands",
