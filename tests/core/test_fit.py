@@ -498,6 +498,13 @@ class Stands(unittest.TestCase):
         self.assertEqual([term.item.label for term in number.terms], ["depth of the old chest"])
         more = stand_edits.with_plus(project, 1, inches("1/2"))
         self.assertEqual(Made(more).assembly("C").outside[2].length, inches("19 3/4"))
+        number = project.ties[0].space
+        ridged = run_edits.change_space(project, number, ridge=inches("31 3/8"))
+        ridged = stand_edits.tie(ridged, "C", Same.HEIGHT, number, ridge=True)
+        height = Made(ridged).numbers["C/height"]
+        self.assertEqual(height.length, inches("31 3/8"))
+        self.assertEqual([term.item.label for term in height.terms], ["height of the ridge of the old chest"])
+        self.assertEqual(from_text(to_text(ridged), "x"), ridged)
         ring = replace(project, ties=(Tie("A", Same.HEIGHT, "B"), Tie("B", Same.HEIGHT, "A")))
         self.assertEqual(Made(ring).assembly("A").outside[1].length, project.case("A").height)
         self.assertTrue(told(ring, "stands.tie"))

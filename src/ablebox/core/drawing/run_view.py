@@ -94,6 +94,8 @@ def _member(made: Made, drawing: Drawing, place: Place, lit: bool) -> None:
         pattern = "grain-y" if space.kind is SpaceKind.FILLER else "dots"
         fill = "wood" if space.kind is SpaceKind.FILLER else ""
         drawing.add(Area(x, low, w, h, fill, "quiet", 1.0, pattern, hot, dashed=space.kind is not SpaceKind.FILLER))
+        if space.ridge > ZERO and space.ridge.mm < h:
+            drawing.add(Path(((x, low + space.ridge.mm), (x + w, low + space.ridge.mm)), "quiet", 1.6))
         upright = w < 220
         if w < 60:
             return _outline(drawing, x, low, w, h, lit)

@@ -283,7 +283,7 @@ def _corner_choice(project: Project, key: str, rest: str) -> Choice | None:
 def _space_choice(project: Project, key: str, rest: str) -> Choice | None:
     """Return the choice behind a size of a space: ``space/2.width``."""
     outside = ("width", "height", "depth")
-    found = rows.named(rest, (*outside, "air", "behind", "above", "scribe", "kick"), project.spaces)
+    found = rows.named(rest, (*outside, "air", "behind", "above", "scribe", "kick", "ridge"), project.spaces)
     if found is None:
         return None
     number, space, part = found

@@ -22,7 +22,7 @@ Format history (see docs/file-format.md):
 11. Time, finish, buying, options and the log.
 12. Several rooms; what is behind the walls; floors read anywhere; what stands on what, sizes that follow another's; the fitting.
 13. The paper: its size, chapters and labels, and the page set that was printed last.
-14. Racks on doors; lights, switches and ways for cords among what is added to parts.
+14. Racks on doors; ridges of what is there already; lights, switches and ways for cords among what is added to parts.
 """
 
 from __future__ import annotations

@@ -42,17 +42,17 @@ def tied_to(project: Project, letter: str, same: Same) -> Tie | None:
     return next((tie for tie in project.ties if (tie.case, tie.same) == (letter, same)), None)
 
 
-def tie(project: Project, letter: str, same: Same, to: str | int | None) -> Project:
+def tie(project: Project, letter: str, same: Same, to: str | int | None, ridge: bool = False) -> Project:
     """Return the project with a size of a case following another's, its letter or the number of its space; ``None`` for its own.
 
-    What it follows must not follow it: of sizes in a ring each keeps its own.
+    What it follows must not follow it: of sizes in a ring each keeps its own. With ``ridge`` a height follows the ridge of a space.
     """
     old = tied_to(project, letter, same)
     rest = tuple(each for each in project.ties if each is not old)
     if to is None:
         return replace(project, ties=rest)
     plus = old.plus if old is not None else ZERO
-    new = Tie(letter, same, to, 0, plus) if isinstance(to, str) else Tie(letter, same, "", to, plus)
+    new = Tie(letter, same, to, 0, plus) if isinstance(to, str) else Tie(letter, same, "", to, plus, ridge)
     return replace(project, ties=(*rest, new))
 
 

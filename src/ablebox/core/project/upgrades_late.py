@@ -66,8 +66,20 @@ def to_13(project: dict[str, Any]) -> dict[str, Any]:
 
 
 def to_14(project: dict[str, Any]) -> dict[str, Any]:
-    """To racks on doors: there were none."""
-    return {name: with_racks(each) for name, each in project.items()}
+    """To racks on doors, and ridges of what is there already: there were none."""
+
+    def chosen(tree: Any) -> Any:
+        if not isinstance(tree, dict):
+            return tree
+        for name, new in (("spaces", {"ridge": "0 in"}), ("ties", {"ridge": False})):
+            if isinstance(tree.get(name), list):
+                tree = {**tree, name: [{**each, **new} if isinstance(each, dict) else each for each in tree[name]]}
+        return tree
+
+    project = chosen({name: with_racks(each) for name, each in project.items()})
+    if isinstance(project.get("options"), dict):
+        project["options"] = {name: chosen(each) for name, each in project["options"].items()}
+    return project
 
 
 def with_racks(tree: Any) -> Any:

@@ -47,6 +47,7 @@ class RunSpace:
         scribe: what a filler is cut wider, to be scribed to the wall.
         kick: how high the kick of a piece is that is there already; 0 if it has none.
         what: which appliance it is, a row of their table.
+        ridge: how high a ridge runs along the front of a piece that is there already, such as a rail or a bead; 0 if it has none.
     """
 
     wall: int
@@ -64,13 +65,14 @@ class RunSpace:
     scribe: Length = inches("1/2")
     kick: Length = ZERO
     what: str = "other"
+    ridge: Length = ZERO
 
     def __post_init__(self) -> None:
         if self.wall < 1:
             raise ValueError("walls are counted from 1")
         if (self.width is not None and self.width <= ZERO) or self.height <= ZERO or self.depth <= ZERO:
             raise ValueError("what stands in a run has sizes above 0, or no width for a share of what is left over")
-        if min(self.air, self.behind, self.above, self.scribe, self.kick) < ZERO:
+        if min(self.air, self.behind, self.above, self.scribe, self.kick, self.ridge) < ZERO:
             raise ValueError("what is left free is 0 or more")
         if self.what not in APPLIANCES:
             raise ValueError(f"an appliance is one of {', '.join(APPLIANCES)}")

@@ -48,6 +48,7 @@ class Tie:
         letter: of the case it follows; empty for a space.
         space: number of the space it follows, from 1: something that is there already; 0 for a case.
         plus: what is added; below 0 taken off.
+        ridge: whether a height follows the ridge along the front of what is there already, not its top.
     """
 
     case: str
@@ -55,10 +56,13 @@ class Tie:
     letter: str = ""
     space: int = 0
     plus: Length = ZERO
+    ridge: bool = False
 
     def __post_init__(self) -> None:
         if bool(self.letter) == bool(self.space) or self.space < 0 or self.letter == self.case:
             raise ValueError("a size follows one other thing: a case, or what is there already")
+        if self.ridge and not (self.space and self.same is Same.HEIGHT):
+            raise ValueError("only a height follows the ridge of what is there already")
 
 
 #: Sums of the sizes that follow, by letter, then by their keys within the case.
@@ -141,8 +145,9 @@ def _source(
     if not 1 <= tie.space <= len(spaces):
         return None
     space = spaces[tie.space - 1]
-    name = "kick" if tie.same is Same.KICK else tie.same.value
+    name = "ridge" if tie.ridge else "kick" if tie.same is Same.KICK else tie.same.value
     size = getattr(space, name)
     if size is None or size <= ZERO:
         return None
-    return leaf(size, f"{tie.same.words} of the {space.name}", f"space/{tie.space}.{name}", Origin.MEASURED)
+    words = "height of the ridge" if tie.ridge else tie.same.words
+    return leaf(size, f"{words} of the {space.name}", f"space/{tie.space}.{name}", Origin.MEASURED)

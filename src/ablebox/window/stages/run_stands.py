@@ -6,6 +6,7 @@ from __future__ import annotations
 from PyQt6.QtWidgets import QVBoxLayout
 
 from ...core.cabinet.support import Support
+from ...core.lengths import ZERO
 from ...core.project import stand_edits
 from ...core.run.space import SpaceKind
 from ...core.run.tie import Same, has
@@ -53,13 +54,19 @@ def add_ties(desk: Desk, column: QVBoxLayout, letter: str) -> None:
             (number, f"as the {space.name}") for number, space in enumerate(project.spaces, start=1)
             if space.kind in (SpaceKind.FOUND, SpaceKind.APPLIANCE)
         ]  # fmt: skip
+        if same is Same.HEIGHT:
+            rows += [
+                ((number, "ridge"), f"as the ridge of the {space.name}") for number, space in enumerate(project.spaces, start=1)
+                if space.ridge > ZERO
+            ]  # fmt: skip
         tie = stand_edits.tied_to(project, letter, same)
-        now: object = None if tie is None else tie.letter or tie.space
+        now: object = None if tie is None else (tie.space, "ridge") if tie.ridge else tie.letter or tie.space
 
         def choose(to: object, same: Same = same) -> None:
-            assert to is None or isinstance(to, str | int)
+            ridge, other = (True, to[0]) if isinstance(to, tuple) else (False, to)
+            assert other is None or isinstance(other, str | int)
             words = f"{letter}: its {same.words} is its own" if to is None else f"{letter}: its {same.words} follows"
-            desk.change(words, stand_edits.tie(desk.document.project, letter, same, to))
+            desk.change(words, stand_edits.tie(desk.document.project, letter, same, other, ridge))
 
         words = f"{same.words}, what it follows"
         add_choice(

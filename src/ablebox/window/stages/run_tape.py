@@ -141,7 +141,7 @@ def add_space(desk: Desk, column: QVBoxLayout, number: int) -> None:
     if space.kind is SpaceKind.APPLIANCE:
         rows += [(f"{stem}.air", "air at each side"), (f"{stem}.behind", "air behind"), (f"{stem}.above", "free above")]
     if space.kind is SpaceKind.FOUND:
-        rows.append((f"{stem}.kick", "its kick, high"))
+        rows += [(f"{stem}.kick", "its kick, high"), (f"{stem}.ridge", "a ridge along it, high")]
     if space.kind is SpaceKind.FILLER:
         rows.append((f"{stem}.scribe", "cut wider, to scribe"))
     _fields(desk, column, tuple(rows))
