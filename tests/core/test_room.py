@@ -9,6 +9,7 @@ from itertools import pairwise
 from random import Random
 
 from ablebox.cli import demo
+from ablebox.core.assembly.fastener import FastenerKind
 from ablebox.core.cabinet.design import Case
 from ablebox.core.cabinet.mirrored import mirrored as mirrored_case
 from ablebox.core.case.base_hung import Hung
@@ -266,6 +267,19 @@ class OnTheWall(unittest.TestCase):
         self.assertNotIn("room.way", self.codes(with_room(project, ways=(Way("door", inches(30), inches(80)),))))
         tight = with_room(project, ways=(Way("door", inches(26), inches(80), inches(26)),))
         self.assertIn("room.turn", self.codes(tight))
+        # 7 ft of base in one piece: in sections it goes round, and they are bolted together through both sides.
+        long = project.with_case(replace(project.cases[0], follows=False, in_alcove=True, width=inches(84)))
+        long = with_room(long, ways=(Way("door", inches(30), inches(80), inches(36)),))
+        made = Made(long)
+        (snag,) = [snag for snag in snags(made) if snag.code == "room.turn"]
+        assert snag.fix is not None
+        self.assertIn("2 sections, each about 42, bolted together", snag.fix.title)
+        assert snag.fix.project is not None
+        parted = Made(snag.fix.project)
+        bolts = [each for each in parted.joined if each.fastener.kind is FastenerKind.BOLT]
+        self.assertGreaterEqual(len(bolts), 2)
+        self.assertTrue(all(b.fastener.name == "connecting bolts 1 1/2 in" and b.passes == "side.left" for b in bolts))
+        self.assertNotIn("room.turn", self.codes(snag.fix.project))
 
     def test_a_box_round_a_turn(self) -> None:
         """A ladder without depth goes round 1000 and 1000 up to 2828 mm: (a^(2/3) + b^(2/3))^(3/2), a school problem."""

@@ -61,6 +61,7 @@ KINDS: dict[str, Kind] = {
     "biscuit": Kind("biscuit", "width"),
     "wall-screw": Kind("cabinet screw, into the wall", "length"),
     "counter-bolt": Kind("bolt for tops", "length"),
+    "case-bolt": Kind("connecting bolt with its sleeve", "length"),
     "pin": Kind("shelf pin", "diameter"),
     "foot": Kind("adjustable foot", "height", "adjusts by", "carries"),
     "caster": Kind("caster", "height", carries="carries"),

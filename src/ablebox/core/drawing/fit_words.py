@@ -6,6 +6,8 @@ from __future__ import annotations
 from collections import Counter
 from collections.abc import Iterable, Iterator, Sequence
 
+from ..assembly.fastener import FastenerKind
+from ..assembly.role import PartKind
 from ..bench.step import Step
 from ..bench.verb import What
 from ..fit.before import Line
@@ -151,7 +153,12 @@ def _stand(fit: Fit, letter: str, codes: Sequence[str], on_base: bool) -> Iterat
             f"{made.units.write(entry.off)} off {entry.against}, for what stands between them; faces in one line.",
         )
     elif entry.against:
-        yield "against", f"Hard against {entry.against}, faces clamped flush, then screwed together."
+        bolts = any(
+            each.fastener.kind is FastenerKind.BOLT and each.fastener.through[0].kind is PartKind.SIDE
+            for _, each in links_of(fit, letter)
+        )
+        how = "drilled right through both sides and bolted" if bolts else "screwed"
+        yield "against", f"Hard against {entry.against}, faces clamped flush, then {how} together."
     elif case.on is None:
         yield (
             "begin",

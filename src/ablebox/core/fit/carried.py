@@ -3,6 +3,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
 from dataclasses import dataclass
 from math import cos, pi, sin
 
@@ -57,9 +58,20 @@ def _passed(assembly: Assembly, way: Way) -> Passed:
     return whole if whole.goes else _tried(assembly, way, True)
 
 
+def in_sections(assembly: Assembly, ways: Iterable[Way], count: int) -> bool:
+    """Whether a case passes every way as so many sections of equal width, doors and drawers off."""
+    wide, high, deep = size(assembly, True)
+    each = wide.share(count)[0]
+    return all(_measured((each, high, deep), way, True).goes for way in ways)
+
+
 def _tried(assembly: Assembly, way: Way, bare: bool) -> Passed:
+    return _measured(size(assembly, bare), way, bare)
+
+
+def _measured(sizes: tuple[Length, Length, Length], way: Way, bare: bool) -> Passed:
     low, high = sorted((way.width, way.height))
-    small, middle, long = sorted(size(assembly, bare))
+    small, middle, long = sorted(sizes)
     spare = min(low - small, high - middle)
     longest = round_the_turn(way.width, way.turn, small) if way.turn is not None else None
     goes = spare >= Length(0) and (longest is None or long <= longest)

@@ -13,6 +13,7 @@ from .finish import Finish
 from .first import First
 from .frame import Frame
 from .fronts import Fronts
+from .joining import Joining
 from .pins import Pins
 from .slides import Slides
 from .top import Top
@@ -32,6 +33,7 @@ class Order:
         top: when the counter goes on.
         batch: whether cases are worked one by one.
         first: whether what hangs or what stands goes into the room first.
+        joining: how cases side by side are held together.
     """
 
     pins: Pins = Pins.LOOSE
@@ -43,12 +45,13 @@ class Order:
     top: Top = Top.AFTER
     batch: Batch = Batch.CASE
     first: First = First.UPPERS
+    joining: Joining = Joining.SCREWS
 
 
 #: Every question with its answers, by the name of its field.
 QUESTIONS: dict[str, type[Answer]] = {
     "pins": Pins, "back": Back, "frame": Frame, "finish": Finish, "slides": Slides, "fronts": Fronts, "top": Top, "batch": Batch,
-    "first": First,
+    "first": First, "joining": Joining,
 }  # fmt: skip
 
 

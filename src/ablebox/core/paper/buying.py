@@ -10,7 +10,7 @@ from math import ceil
 
 from ..assembly.fastener import FastenerKind
 from ..assembly.part import Assembly, CutKind
-from ..assembly.role import Role
+from ..assembly.role import COUNTERS, Role
 from ..cuts.plan import Plan
 from ..cuts.rips import RipPlan
 from ..hardware import usual
@@ -124,7 +124,7 @@ def reasons(made: Made) -> dict[str, str]:
     rows = [(assembly.letter, item.name, item.why) for assembly in made.assemblies for item in assembly.bought]
     for joined in made.joined:
         words = "to the wall" if not joined.other else "to a filler" if joined.other == FILLER else "case to case"
-        if joined.fastener.kind in (FastenerKind.BOLT, FastenerKind.BISCUIT):
+        if any(role.kind in COUNTERS for role in joined.fastener.through) and joined.other:
             words = "top to top"
         rows.append(
             (joined.letter, joined.fastener.name, f"{words}: {joined.fastener.why}" if joined.fastener.why else words)

@@ -66,7 +66,7 @@ def to_13(project: dict[str, Any]) -> dict[str, Any]:
 
 
 def to_14(project: dict[str, Any]) -> dict[str, Any]:
-    """To racks on doors, and ridges of what is there already: there were none."""
+    """To racks on doors, ridges of what is there already, cases bolted together: there were none."""
 
     def chosen(tree: Any) -> Any:
         if not isinstance(tree, dict):
@@ -77,6 +77,15 @@ def to_14(project: dict[str, Any]) -> dict[str, Any]:
         return tree
 
     project = chosen({name: with_racks(each) for name, each in project.items()})
+    bench = project.get("bench")
+    if isinstance(bench, dict):
+        screws = {"joining": "screws"}
+        orders = bench.get("orders")
+        if isinstance(bench.get("order"), dict):
+            bench = {**bench, "order": {**bench["order"], **screws}}
+        if isinstance(orders, dict):
+            bench = {**bench, "orders": {k: {**v, **screws} if isinstance(v, dict) else v for k, v in orders.items()}}
+        project["bench"] = bench
     if isinstance(project.get("options"), dict):
         project["options"] = {name: chosen(each) for name, each in project["options"].items()}
     return project

@@ -2,7 +2,7 @@
 """What holds cases to each other and to the wall: screws from inside one case into its neighbour, and through rails into studs.
 
 Neighbours are screwed together at front and back, four screws, six where they are tall; framed ones through their stiles
-(common practice). What holds them to the building is told in ``anchored``.
+(common practice). Where they are to be taken apart again, bolts go through both sides. What holds them to the building is told in ``anchored``.
 """
 
 from __future__ import annotations
@@ -11,19 +11,21 @@ from collections.abc import Iterator
 from dataclasses import replace
 from itertools import pairwise
 
-from ..assembly.fastener import Fastener, FastenerKind, Point
+from ..assembly.fastener import Fastener, FastenerKind, Into, Point
 from ..assembly.joint import Joint, Spacing, Way
 from ..assembly.moved import moved_fastener, moved_fitting, moved_part
-from ..assembly.part import Assembly
+from ..assembly.part import Assembly, Placed
 from ..assembly.role import PartKind, Role, Side
+from ..assembly.solid import Box
 from ..cabinet.design import Case
 from ..case.base_frame import BaseFrame
 from ..case.base_skirt import Skirt
 from ..case.bottom import BOTTOM
 from ..case.kick_notched import NotchedKick
 from ..case.shell import LEFT, RIGHT
-from ..fastening.lay_out import Layer
-from ..lengths import inches
+from ..fastening.lay_out import Layer, Shop
+from ..lengths import Length, inches
+from ..order.joining import Joining
 from ..project.placed import FILLER
 from ..run.place import Line, Place
 from .anchor import Anchor
@@ -33,6 +35,10 @@ from .bolted import bolted
 from .fillers import screwed_to
 from .shared import driven_from_owner, held, shares
 
+#: Diameter of a connecting bolt's sleeve, and of its cap (5/16 in and 5/8 in, common practice).
+_SLEEVE, _CAP = inches("5/16"), inches("5/8")
+#: So few bolts hold two cases (common practice); where there is room for fewer, screws do.
+_BOLTS = 2
 #: Cases this high are tall.
 _TALL = inches(60)
 _STILES = (Role(PartKind.FRAME_STILE, Side.RIGHT), Role(PartKind.FRAME_STILE, Side.LEFT))
@@ -136,11 +142,55 @@ def _together(made: Derived, one: Place, two: Place) -> Iterator[Joined]:
         # What stands against the inside, such as a kick board, has no screw's head behind it.
         inside = [part for part in first.parts if part is not mine and part.box.touches(mine.box)]
         layer = Layer(made.shop_of(), [mine, beside, *inside], fittings, placed)
+        bolts = _Bolts(made.shop_of(), mine, beside, second, by, others) if _bolted(made, one.letter, own) else None
         spacing = Spacing.JOINT if own in _STILES else Spacing.END_PANEL if tall else Spacing.FOUR
         layer.fasten(Joint(Way.SCREWS, own, beside.role, spacing, apart=True, spare=True))
-        for each in layer.fasteners:
-            if each.kind is FastenerKind.SCREW:
-                yield Joined(one.letter, replace(each, into=others), two.letter)
+        screws = [each for each in layer.fasteners if each.kind is FastenerKind.SCREW]
+        bolted_at = [bolt for each in screws if bolts is not None and (bolt := bolts.at(each)) is not None]
+        if len(bolted_at) >= _BOLTS:
+            yield from (Joined(one.letter, bolt, two.letter, others) for bolt in bolted_at)
+        else:
+            yield from (Joined(one.letter, replace(each, into=others), two.letter) for each in screws)
+
+
+def _bolted(made: Derived, letter: str, role: Role) -> bool:
+    """Whether what stands to the right of a case is bolted to its side; through stiles there are screws."""
+    return role not in _STILES and made.project.bench.order_of(letter).joining is Joining.BOLTS
+
+
+class _Bolts:
+    """Bolts right through two sides, in the places of screws.
+
+    Args:
+        shop: what they are chosen from.
+        mine: the side they are put in from.
+        theirs: the neighbour's side, in the axes of the first case.
+        second: the neighbour.
+        by: where the neighbour stands in those axes.
+        role: of its side.
+    """
+
+    def __init__(self, shop: Shop, mine: Placed, theirs: Placed, second: Assembly, by: Point, role: Role) -> None:
+        self.mine, self.theirs = mine, theirs
+        through = Length(theirs.box.high[0] - mine.box.low[0])
+        items = sorted(shop.items("case-bolt"), key=lambda item: item.length)
+        self.item = next((each for each in items if each.length >= through), None)
+        self.why = f"through both sides, {shop.write(through)}; cap and sleeve draw up"
+        parts = (moved_part(part, by) for part in second.parts if part.role != role and not part.role.comes_out)
+        self.inside = [part.box for part in parts if part.box.touches(theirs.box)]
+
+    def at(self, screw: Fastener) -> Fastener | None:
+        """Return the bolt in the place of a screw; ``None`` where its cap would have no place, or none is long enough."""
+        head = list(screw.head)
+        head[0] = self.mine.box.low[0]
+        tip = list(head)
+        tip[0] = self.theirs.box.high[0]
+        room = _CAP.ticks // 2
+        cap = Box((tip[0], tip[1] - room, tip[2] - room), (tip[0] + room, tip[1] + room, tip[2] + room))
+        if self.item is None or any(cap.meets(box) for box in self.inside):
+            return None
+        first, last = (head[0], head[1], head[2]), (tip[0], tip[1], tip[2])
+        return Fastener(FastenerKind.BOLT, self.item.name, _SLEEVE, first, last, screw.through, Into.NUT, self.why)
 
 
 def _stacked(made: Derived, case: Case) -> Iterator[Joined]:

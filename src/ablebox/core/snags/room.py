@@ -21,6 +21,7 @@ from ..run.place import Place
 from ..run.space import SpaceKind
 from ..shop.made import Made
 from .called import called
+from .sections import in_sections
 from .snag import Check, Fix, Level, Snag
 
 #: What an opening for an outlet or a pipe is larger at each side (1/2 in, common practice).
@@ -152,15 +153,19 @@ def through_the_way_in(made: Made) -> Iterator[Snag]:
             if each.spare < ZERO:
                 text = (
                     f"{case.letter}: {write(small)} × {write(middle)} does not pass the {way.name}, {write(way.width)} × "
-                    f"{write(way.height)}: build it in two parts, or carry it in before the back is on."
+                    f"{write(way.height)}: build it in sections that are bolted together in the room, or carry it in before the back is on."
                 )
-                yield Snag("room.way", Level.STOP, text, case.letter)
+                yield Snag(
+                    "room.way", Level.STOP, text, case.letter, f"{case.letter}/width", in_sections(made, case, room)
+                )
             elif each.round is not None and way.turn is not None:
                 text = (
                     f"{case.letter} is {write(long)} long and does not go round the turn behind the {way.name}: with {write(way.turn)} "
                     f"before it and {write(small)} of depth, {write(each.round)} would."
                 )
-                yield Snag("room.turn", Level.STOP, text, case.letter)
+                yield Snag(
+                    "room.turn", Level.STOP, text, case.letter, f"{case.letter}/width", in_sections(made, case, room)
+                )
 
 
 #: Least way between two fronts; one person works in 42 in, two in 48 (Kitchen Planning Guidelines, National Kitchen and Bath

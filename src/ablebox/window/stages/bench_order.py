@@ -19,7 +19,7 @@ from ..widgets.words import LinkWords, Words
 
 _QUESTIONS = {
     "pins": "pin holes", "back": "the back goes on", "frame": "the face frame", "finish": "the finish", "slides": "slides",
-    "fronts": "fronts", "top": "the counter", "batch": "cases", "first": "into the room first",
+    "fronts": "fronts", "top": "the counter", "batch": "cases", "first": "into the room first", "joining": "cases side by side",
 }  # fmt: skip
 #: Milliseconds between two answers that are worked out: the window stays at hand.
 _PRICED_MS = 20
