@@ -288,6 +288,9 @@ class BenchWords:
             case what if what in fit_words.TITLES:
                 codes_of = self.codes(letter, step.roles)
                 yield from fit_words.done(self.bench.fit, letter, step, codes_of, self.bench.on_base(letter))
+            case What.FRAME_MADE:
+                yield from self._put(letter, step)
+                yield from fit_words.shared_stile(self.bench.fit, letter)
             case What.CARRY if self.bench.fit.entry(letter) is not None:
                 yield from fit_words.carried(self.bench.fit, letter)
             case What.CARRY:

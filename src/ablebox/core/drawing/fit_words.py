@@ -14,7 +14,7 @@ from ..fit.before import Line
 from ..fit.carried import lift, passes
 from ..fit.fillers import Gap, gap_of, open_ends
 from ..fit.fit import Fit
-from ..fit.links import anchors_of, links_of, shims_of
+from ..fit.links import anchors_of, into_neighbours_stile, links_of, shims_of
 from ..fit.shims import Shim
 from ..fit.tipping import why
 from ..fit_book import GAP_HIGH, GAP_LOW, LEVEL, PLUMB
@@ -261,6 +261,16 @@ def _joined_to(fit: Fit, letter: str) -> Iterator[_Said]:
     rows = Counter((other, each.fastener.name) for other, each in links_of(fit, letter))
     for (other, name), count in rows.items():
         yield "join", f"{count} × {name} between it and {'its filler' if other == FILLER else other}."
+
+
+def shared_stile(fit: Fit, letter: str) -> Iterator[str]:
+    """Say what joins a case's frame to a stile that is its neighbour's."""
+    rows = Counter(each.name for each in into_neighbours_stile(fit, letter) if each.through)
+    for name, count in rows.items():
+        yield (
+            f"{count} × {name} into the stile its neighbour has for both, now, while their backs are reached: both frames are one from here "
+            "on; let the cases stand side by side when it goes on, or carry them in as one."
+        )
 
 
 def _screws(anchors: Sequence[Anchor], fit: Fit) -> Iterator[_Said]:
