@@ -20,6 +20,7 @@ from ..reckoning import Reckoned
 from ..shop.made import Made
 from .cut_through import cut_part, cut_rects, outline
 from .from_the_front import part_from_the_front, pulls_of, swing_of
+from .rack_marks import racks_on
 from .shapes import Area, Circle, Dimension, Drawing, Label, Path
 
 
@@ -230,7 +231,7 @@ def section(made: Made, letter: str, plane: int | None = None, pulled: frozenset
             drawing.add(*_cut(part, "side", at, f"part:{codes[part.role]}"))
     _, height, depth = assembly.outside
     h, d = height.length.mm, depth.length.mm
-    drawing.add(*stands(assembly, 1))
+    drawing.add(*racks_on(assembly, (1, 2), at=at), *stands(assembly, 1))
     front = min(_mm(part.box.low[1]) for part in assembly.parts)
     drawing.add(Path(((front - 20, 0), (d + 30, 0)), "quiet", 1.2), _dimension(made, depth, True, 0, d, h, 1.9))
     carcass = _mm(assembly.part(LEFT).box.low[1])

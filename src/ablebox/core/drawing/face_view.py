@@ -16,6 +16,7 @@ from ..shop.made import Made
 from .case_views import carried_kick, codes_by_role, outside_alone, shifted, stands
 from .cut_through import cut_part
 from .from_the_front import leaf_of, part_from_the_front, pulls_of, swing_of
+from .rack_marks import racks_on
 from .shapes import Area, Circle, Dimension, Drawing, Label, Path, Shape
 
 #: How far an open drawer is drawn out, as a share of the case's depth.
@@ -81,7 +82,7 @@ def _hardware(drawing: Drawing, assembly: Assembly, space: FrontSpace) -> None:
             if holes.use is Use.CUP:
                 for x, _, z in holes.centres:
                     drawing.add(Circle(_mm(x), _mm(z), holes.diameter.mm / 2, "", "quiet"))
-    drawing.add(*swing_of(space))
+    drawing.add(*swing_of(space), *racks_on(assembly, (0, 2), space.roles))
 
 
 def _sizes(drawing: Drawing, made: Made, assembly: Assembly, beyond: float) -> None:
@@ -138,6 +139,7 @@ def side_section(made: Made, letter: str, space: FrontSpace, pulled: bool) -> Dr
     h, d = height.length.mm, depth.length.mm
     write = made.units.write
     drawing.add(
+        *racks_on(assembly, (1, 2), at=at),
         *stands(assembly, 1),
         Path(((-40, 0), (d + 30, 0)), "quiet", 1.2),
         Dimension(True, 0, d, h, 1.2, write(depth.length), depth.key, True),

@@ -10,6 +10,7 @@ from PyQt6.QtCore import QItemSelectionModel, QModelIndex, Qt
 from PyQt6.QtGui import QPainter
 from PyQt6.QtWidgets import (
     QAbstractItemView,
+    QGridLayout,
     QHBoxLayout,
     QHeaderView,
     QPushButton,
@@ -264,11 +265,18 @@ class PartsStage(Stage):
             drop.clicked.connect(lambda _, gone=gone: self.desk.put(part.case, "extras", gone, "take work away"))
             column.addWidget(drop)
         column.addSpacing(8)
-        for name, record in SCHOOLS["extra"].items():
-            add = QPushButton(f"Add: {record.words}")  # type: ignore[attr-defined]
+        column.addWidget(Words("Add to it", 15, True))
+        grid = QGridLayout()
+        grid.setSpacing(6)
+        for i, (name, record) in enumerate(SCHOOLS["extra"].items()):
+            called: str = record.words  # type: ignore[attr-defined]
+            add = QPushButton(called.capitalize())
+            add.setProperty("small", True)
             add.setObjectName(f"add-extra:{name}")
+            add.setAccessibleName(f"add to {part.code}: {called}")
             add.clicked.connect(lambda _, record=record: self._work_on(part, record))
-            column.addWidget(add)
+            grid.addWidget(add, i // 2, i % 2)
+        column.addLayout(grid)
         self._add_cut(column, part)
         if part.count > 1:
             column.addWidget(Words(f"Added to all {part.count} of them.", 13, colour="quiet"))

@@ -22,7 +22,7 @@ class Lamp:
 
     Args:
         role: of the part.
-        face: into which face: ``low`` for the one that looks down, to the left or forward.
+        into: into which face: ``low`` for the one that looks down, to the left or forward.
         along: its centre, along the part's length.
         across: its centre, across the part's width.
         diameter: of the hole.
@@ -31,7 +31,7 @@ class Lamp:
     """
 
     role: str
-    face: str = one_of("into which face", "low", {"low": "the lower or left one", "high": "the upper or right one"})
+    into: str = one_of("into which face", "low", {"low": "the lower or left one", "high": "the upper or right one"})
     along: Length = size("centre along the length", inches(6))
     across: Length = size("centre across the width", inches(6))
     diameter: Length = size("hole for the lamp", inches("2 1/4"))
@@ -58,7 +58,7 @@ class Lamp:
                 shell.need(rest, millimetres(3), f"wood beside the lamp in the {part.name}", "Move it inwards.")
         span = ((self.along - radius, self.along + radius), (self.across - radius, self.across + radius))
         keep_clear(shell, part, parts, box_in(part, *span), "lamp")
-        axis, side = part.axes[2], -1 if self.face == "low" else 1
+        axis, side = part.axes[2], -1 if self.into == "low" else 1
         face = next(face for face in Face if face.value == (axis, side))
         at = list(part.box.low)
         at[part.axes[0]] += self.along.ticks

@@ -24,7 +24,7 @@ class LightGroove:
 
     Args:
         role: of the part.
-        face: into which face: ``low`` for the one that looks down, to the left or forward.
+        into: into which face: ``low`` for the one that looks down, to the left or forward.
         across: from the front or lower edge to the groove.
         short: how far it stops before each end.
         wide: of the groove.
@@ -33,7 +33,7 @@ class LightGroove:
     """
 
     role: str
-    face: str = one_of("into which face", "low", {"low": "the lower or left one", "high": "the upper or right one"})
+    into: str = one_of("into which face", "low", {"low": "the lower or left one", "high": "the upper or right one"})
     across: Length = size("from the front or lower edge", inches("1 1/2"))
     short: Length = size("stops short of each end", inches("1/2"), zero=True)
     wide: Length = size("groove width", inches("5/8"))
@@ -60,7 +60,7 @@ class LightGroove:
         rest = part.width.length - self.across - self.wide
         shell.need(rest, millimetres(5), "wood behind the groove for the light", "Move it forward.")
         shell.need(self._long(part), inches(3), "length of the strip light", "Let it stop nearer to the ends.")
-        axis, side = part.axes[2], -1 if self.face == "low" else 1
+        axis, side = part.axes[2], -1 if self.into == "low" else 1
         face = next(face for face in Face if face.value == (axis, side))
         low, high = list(part.box.low), list(part.box.high)
         low[part.axes[0]] += self.short.ticks
