@@ -201,8 +201,10 @@ def _positions(drawing: Drawing, bench: Lying, part: Part, units: Units) -> None
                 if not item.across.start:
                     continue
                 y0, y1 = _from_edge(item.across.start.mm, bench.width, item.across.edge is bench.above)
-                drawing.add(Dimension(False, y0, y1, bench.length, beside, units.write(item.across.start)))
-                beside += 1.1
+                text = units.write(item.across.start)
+                drawing.add(Dimension(False, y0, y1, bench.length, beside, text))
+                # A number that finds no room in its span stands beside it.
+                beside += 1.1 + 0.22 * max(0, len(text) - 2)
     rows = [item for item in part.machining if isinstance(item, HoleRow) and item.use in _MEASURED]
     if rows:
         first = rows[0]
