@@ -35,7 +35,7 @@ _FACE = {
 _SETTING = 15.0
 #: How much of the page the drawing takes at most, and at least; what would leave it less goes on on a
 #: second page.
-_MOST, _FEWEST = 0.56, 0.36
+_MOST, _FEWEST = 0.56, 0.34
 
 
 @dataclass(frozen=True, slots=True)
@@ -55,8 +55,10 @@ class _Pitch:
     columns: int
 
 
+#: What stands over the list: the legend, a line, and half a row, in points.
+_OVER = 30.0
 #: From the most to the least room a list may take.
-_PITCHES = (_Pitch(18.5, 17.0, 13.0, 2), _Pitch(18.5, 17.0, 13.0, 3), _Pitch(16.6, 15.4, 8.2, 3))
+_PITCHES = (_Pitch(18.5, 17.0, 13.0, 2), _Pitch(18.5, 17.0, 13.0, 3), _Pitch(16.6, 15.4, 8.2, 3), _Pitch(15.0, 14.2, 7.4, 3))
 
 
 def sheet_page(book: Pages, code: str, plan: Plan, at: int) -> None:
@@ -87,8 +89,7 @@ def sheet_page(book: Pages, code: str, plan: Plan, at: int) -> None:
     told = [_told(book, code, cut, n, sheet, names) for n, cut in zip(numbers, cuts, strict=True)]
     notes = [*_keeps(book, code, plan, sheet), *sheet_notes(plan, sheet, cuts, numbers)]
     room = book.bottom - book.y
-    room = book.bottom - book.y
-    spare = {pitch: 1 - (_height(book, told, notes, pitch) + 8) / room for pitch in _PITCHES}
+    spare = {pitch: 1 - _height(book, told, notes, pitch) / room for pitch in _PITCHES}
     pitch = next((each for each in _PITCHES if spare[each] >= _MOST), None) or next(
         (each for each in _PITCHES[1:] if spare[each] >= _FEWEST), _PITCHES[1]
     )
@@ -118,11 +119,39 @@ def _keeps(book: Pages, code: str, plan: Plan, sheet: CutSheet) -> Iterator[str]
 
 def _height(book: Pages, told: Sequence[Told], notes: Sequence[str], pitch: _Pitch) -> float:
     """Return how high the list comes out in columns, with the notes under it and what stands over it."""
-    columns = pitch.columns
-    wide = (book.wide - (columns - 1) * GUTTER) / columns
-    heads = [pitch.head * len(book.broken(heading, wide, TYPE, True)) + 4 for heading, _ in _groups(told)]
-    below = sum(book.high(note, book.wide) + 3 for note in notes)
-    return (len(told) * pitch.line + sum(heads)) / columns + 3 * pitch.line + below + 38
+    return _column(book, told, pitch) + _below(book, notes) + _OVER
+
+
+def _below(book: Pages, notes: Sequence[str]) -> float:
+    return sum(book.high(note, book.wide) + 3 for note in notes)
+
+
+def _column(book: Pages, told: Sequence[Told], pitch: _Pitch) -> float:
+    """Return how high columns are at least that take the list."""
+    wide = (book.wide - (pitch.columns - 1) * GUTTER) / pitch.columns
+    #: How high a block is, and what must have room with it: a heading is followed by a row.
+    blocks: list[tuple[float, float]] = []
+    for heading, group in _groups(told):
+        high = pitch.head * len(book.broken(heading, wide, TYPE, True))
+        blocks += [
+            (high, high + pitch.line),
+            *[(pitch.line, pitch.line)] * (len(group) - 1),
+            (pitch.line + 4, pitch.line),
+        ]
+    low = sum(high for high, _ in blocks) / pitch.columns
+    while not _fits(blocks, pitch.columns, low):
+        low += 4
+    return low
+
+
+def _fits(blocks: Sequence[tuple[float, float]], columns: int, low: float) -> bool:
+    """Whether blocks go into so many columns of a height, as they are filled one after another."""
+    used, at = 0.0, 1
+    for high, need in blocks:
+        if used and used + need > low:
+            used, at = 0.0, at + 1
+        used += high
+    return at <= columns
 
 
 def _list(book: Pages, told: Sequence[Told], notes: Sequence[str], pitch: _Pitch, begin: Callable[[], None]) -> None:
@@ -130,9 +159,8 @@ def _list(book: Pages, told: Sequence[Told], notes: Sequence[str], pitch: _Pitch
     book.rule(EDGE, book.wide, "ink", 1.4)
     book.y += 14
     flow = book.flow(pitch.columns, begin)
-    below = sum(book.high(note, book.wide) + 3 for note in notes)
-    flow.last_low = book.bottom - below
-    flow.low = min(book.bottom - below, book.y + _height(book, told, notes, pitch) - below - 38)
+    flow.last_low = book.bottom - _below(book, notes)
+    flow.low = min(flow.last_low, book.y + _column(book, told, pitch) + 1)
     last: tuple[With, int] | None = None
     for heading, group in _groups(told):
         lines = book.broken(heading, flow.wide, TYPE, True)
