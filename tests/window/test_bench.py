@@ -158,7 +158,7 @@ class Bench(UiCase):
         self.settle()
         self.assertLess(len(self.stage.steps), count)
         self.assertTrue(any(len(job.rows) > 1 for job in self.stage.steps))
-        self.assertEqual(len(QUESTIONS), 9)
+        self.assertEqual(len(QUESTIONS), 10)
 
     def test_reading_mode_shows_one_step_and_goes_on_by_one_key(self) -> None:
         self.to("A", What.MARK)

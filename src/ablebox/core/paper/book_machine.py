@@ -12,15 +12,18 @@ from ..drawing.part_view import part_view
 from ..drawing.shapes import Area, Circle, Dimension, Drawing, Path, Shape
 from ..jigs.blocks import Block, blocks, sizes
 from ..jigs.settings import settings
+from ..lengths import Length
 from ..parts.listing import Part
-from ..parts.words import drill, told_once
+from ..parts.words import drill, told_once, usual_screw_hole, usual_words
 from .chapter import Chapter
-from .pages import TYPE, Flow, Pages
+from .pages import LEADING, TYPE, Flow, Pages
 
 #: The height of a drawing at most where much and where little is machined, its dimensions not counted, in points.
-_LARGE, _SMALL = 84.0, 40.0
+_LARGE, _SMALL = 76.0, 36.0
 #: From row to row of dimensions, in points.
 _ROWS = 14.0
+#: From line to line, as a share of the type: short lines under a drawing stand closer.
+_LEADING = 1.15
 #: So few lines are little.
 _FEW = 2
 
@@ -139,14 +142,17 @@ def _form(view: Drawing, along: int, across: int) -> tuple[object, ...]:
 
 
 def _drawings(book: Pages) -> None:
-    rows = drawn(book)
+    rows, usual = drawn(book), _usual(book)
     if not rows:
         return
 
     def begin() -> None:
         under = "The machined face is up. Thick red edges are banded. Places count from the named edges of the finished part."
+        if usual is not None:
+            under += f" {usual_words(usual, book.made.units)}"
         book.start(Chapter.MACHINE, "Machining", "", under)
 
+    book.leading = _LEADING
     begin()
     flow = book.flow(book.columns, begin)
     waiting = [(row, _high(book, flow.wide, row)) for row in rows]
@@ -163,6 +169,12 @@ def _drawings(book: Pages) -> None:
         row, high = waiting.pop(at)
         _block(book, flow, row, high)
     flow.end()
+    book.leading = LEADING
+
+
+def _usual(book: Pages) -> Length | None:
+    """Return the screw hole that is told once, over all drawings."""
+    return usual_screw_hole(part.machining for part in book.made.parts)
 
 
 def _picture(part: Part, view: Drawing, few: bool, wide: float) -> tuple[float, float]:
@@ -203,7 +215,7 @@ def _view(book: Pages, row: Drawn) -> Drawing:
 def _high(book: Pages, wide: float, row: Drawn, broken: bool = False) -> float:
     """Return how high a part comes out; with its first line of work only, where the others go on elsewhere."""
     part = row.parts[0]
-    told = told_once(part.machining, book.made.units)
+    told = told_once(part.machining, book.made.units, _usual(book))
     _, picture = _picture(part, _view(book, row), len(told) <= _FEW, wide)
     high = book.high_led(f"{row.heading}:", _said(book, row), wide) + picture + 8
     return high + sum(book.high(text, wide - 16) + 1 for text in (told[:1] if broken else told)) + 12
@@ -212,7 +224,7 @@ def _high(book: Pages, wide: float, row: Drawn, broken: bool = False) -> float:
 def _block(book: Pages, flow: Flow, row: Drawn, high: float) -> None:
     part = row.parts[0]
     view = _view(book, row)
-    told = told_once(part.machining, book.made.units)
+    told = told_once(part.machining, book.made.units, _usual(book))
     flow.need(min(high, _high(book, flow.wide, row, broken=True)) if flow.at < flow.columns - 1 else high)
     scale, picture = _picture(part, view, len(told) <= _FEW, flow.wide)
     book.led(flow.x, f"{row.heading}:", _said(book, row), flow.wide)

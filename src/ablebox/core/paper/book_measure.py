@@ -69,24 +69,23 @@ def _walls(book: Pages) -> None:
 
 
 def _cases(book: Pages) -> None:
-    """Half a page a case: from the front, cut through, from above, taken apart, and its sums."""
+    """Two cases a page, more where they are told in few words: from the front, cut through, from above, taken apart, and their sums."""
 
     def begin() -> None:
         book.start(Chapter.MEASURE, "The cases", "", "From the front, cut through, from above, and taken apart.")
 
-    if not book.made.built:
-        return
-    begin()
-    top = book.y
-    each = (book.bottom - top) / 2 if book.height > book.width else book.bottom - top
-    for letters in _alike(book):
-        # Where half a page would leave its drawings small, a case has a page of its own.
-        high = each if _LEAST + _sums_high(book, letters[0]) <= each else book.bottom - top
-        if book.y + high > book.bottom + 2:
-            begin()
-        start = book.y
-        _case(book, letters, start, high - 8)
-        book.y = start + high
+    left = [(letters, _LEAST + _sums_high(book, letters[0])) for letters in _alike(book)]
+    while left:
+        begin()
+        room = book.bottom - book.y
+        count = max(1, next((n for n in range(len(left), 1, -1) if sum(high for _, high in left[:n]) <= room), 1))
+        # What is left of the page makes the drawings larger, as far as they gain by it.
+        more = min(_MOST - _LEAST, (room - sum(high for _, high in left[:count])) / count)
+        top = book.y
+        for letters, high in left[:count]:
+            _case(book, letters, top, high + more - 8)
+            top += high + more
+        left = left[count:]
 
 
 def _alike(book: Pages) -> list[list[str]]:
@@ -101,13 +100,16 @@ def _alike(book: Pages) -> list[list[str]]:
     return list(found.values())
 
 
-#: What the drawings of a case and its heading take at least, in points.
-_LEAST = 176.0
+#: What the drawings of a case and its heading take at least, and at most, in points.
+_LEAST, _MOST = 176.0, 400.0
 
 
 def _columns_of(book: Pages, letter: str) -> list[list[str]]:
-    sums = [_line(book, number) for number in _numbers(book, letter)]
-    return [sums[::2], sums[1::2]]
+    """Return the sums of a case in two columns, cut where they come out as equal as can be."""
+    sums, half = [_line(book, number) for number in _numbers(book, letter)], (book.wide - GUTTER) / 2
+    high = [book.high(text, half) for text in sums]
+    cut = min(range(len(sums) + 1), key=lambda n: max(sum(high[:n]), sum(high[n:])))
+    return [sums[:cut], sums[cut:]]
 
 
 def _sums_high(book: Pages, letter: str) -> float:

@@ -58,7 +58,12 @@ class _Pitch:
 #: What stands over the list: the legend, a line, and half a row, in points.
 _OVER = 30.0
 #: From the most to the least room a list may take.
-_PITCHES = (_Pitch(18.5, 17.0, 13.0, 2), _Pitch(18.5, 17.0, 13.0, 3), _Pitch(16.6, 15.4, 8.2, 3), _Pitch(15.0, 14.2, 7.4, 3))
+_PITCHES = (
+    _Pitch(18.5, 17.0, 13.0, 2),
+    _Pitch(18.5, 17.0, 13.0, 3),
+    _Pitch(16.6, 15.4, 8.2, 3),
+    _Pitch(15.0, 14.2, 7.4, 3),
+)
 
 
 def sheet_page(book: Pages, code: str, plan: Plan, at: int) -> None:

@@ -3,7 +3,8 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections import Counter
+from collections.abc import Iterable, Sequence
 
 from ..assembly.part import CutKind
 from ..assembly.uses import Use
@@ -39,8 +40,28 @@ def lines(items: Sequence[Machining], units: Units) -> list[str]:
     return [*slot_lines(slots, units), *(_row(item, units) for item in items if isinstance(item, HoleRow))]
 
 
-def told_once(items: Sequence[Machining], units: Units) -> list[str]:
-    """Return the machining of a part as ``lines`` does, what one bit does to one face at one setting told once, line of holes by line."""
+def usual_screw_hole(parts: Iterable[Sequence[Machining]]) -> Length | None:
+    """Return the diameter most holes of screws right through have; ``None`` where there are none."""
+    found = Counter(
+        item.diameter for items in parts for item in items
+        if isinstance(item, HoleRow) and item.use is Use.CLEARANCE and item.through
+    )  # fmt: skip
+    return max(found, key=lambda each: (found[each], each), default=None)
+
+
+def usual_words(diameter: Length, units: Units) -> str:
+    """Say once what holds for all holes of screws of a diameter."""
+    return f"Screw holes are {drill(diameter, units)} right through{_MORE[Use.CLEARANCE]}, where nothing else is told."
+
+
+def told_once(items: Sequence[Machining], units: Units, usual: Length | None = None) -> list[str]:
+    """Return the machining of a part as ``lines`` does, what one bit does to one face at one setting told once, line of holes by line.
+
+    Args:
+        items: what is cut and bored.
+        units: the units.
+        usual: a diameter of screw holes that is told elsewhere, see ``usual_words``.
+    """
     slots = [item for item in items if isinstance(item, Slot)]
     groups: dict[object, list[HoleRow]] = {}
     for row in (item for item in items if isinstance(item, HoleRow)):
@@ -50,13 +71,13 @@ def told_once(items: Sequence[Machining], units: Units) -> list[str]:
         groups.setdefault(
             (row.use, row.face, row.diameter, row.depth, row.through, row.in_edge, pocket, ends), []
         ).append(row)
-    return [*slot_lines(slots, units), *(_group(rows, units) for rows in groups.values())]
+    return [*slot_lines(slots, units), *(_group(rows, units, usual) for rows in groups.values())]
 
 
-def _group(rows: Sequence[HoleRow], units: Units) -> str:
+def _group(rows: Sequence[HoleRow], units: Units, usual: Length | None) -> str:
     first = rows[0]
     if len(rows) == 1:
-        return _row(first, units)
+        return _row(first, units, usual)
     if first.use is Use.POCKET and first.toward is not None:
         name = hole_words(first.use, len(first.at))
         kind = "ends" if first.end else "edges"
@@ -69,10 +90,12 @@ def _group(rows: Sequence[HoleRow], units: Units) -> str:
         f"{units.write(row.across.start)} from the {row.across.edge.words} {across}: {_along(row, units)}"
         for row in rows
     )
-    return f"{count} {_bored(first, count, units)}, in the {first.face.words} {place}: {lines_of}"
+    return f"{count} {_bored(first, count, units, usual)}, in the {first.face.words} {place}: {lines_of}"
 
 
-def _bored(row: HoleRow, count: int, units: Units) -> str:
+def _bored(row: HoleRow, count: int, units: Units, usual: Length | None = None) -> str:
+    if row.use is Use.CLEARANCE and row.through and row.diameter == usual:
+        return hole_words(row.use, count)
     deep = "right through" if row.through else f"× {drill(row.depth, units)} deep"
     return f"{hole_words(row.use, count)}, {drill(row.diameter, units)} {deep}{_MORE.get(row.use, '')}"
 
@@ -100,13 +123,13 @@ def hole_words(use: Use, count: int) -> str:
 _ONE = {Use.THROUGH: "hole right through"}
 
 
-def _row(row: HoleRow, units: Units) -> str:
+def _row(row: HoleRow, units: Units, usual: Length | None = None) -> str:
     if row.use is Use.POCKET and row.toward is not None:
         return _pockets(row, units)
     place, across = ("edge", "face") if row.in_edge else ("face", "edge")
     where = f"in the {row.face.words} {place}"
     line = f"{units.write(row.across.start)} from the {row.across.edge.words} {across}"
-    size = f"{_bored(row, len(row.at), units)}, {where}, {line}"
+    size = f"{_bored(row, len(row.at), units, usual)}, {where}, {line}"
     # A pitch that is rounded would be off by more at every hole.
     if row.pitch is not None and not units.rounded(row.pitch)[1]:
         first = f"first {units.write(row.at[0])} from the {row.edge.words} edge"
