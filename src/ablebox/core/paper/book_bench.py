@@ -195,14 +195,15 @@ def _case(book: Pages, letters: Sequence[str], told: Sequence[Told]) -> None:
         book.start(Chapter.BENCH, title, tag, under, (f"{len(told)} steps",))
 
     begin()
+    top = book.y
     if first:
         book.words(EDGE, first, book.wide)
         book.y += 4
-    pictures = _pictures(book, letters, told, book.y)
+    pictures = _pictures(book, letters, told, book.y, top)
     if pictures is None:
         # Lines a little closer, where two pages would not do.
         book.leading = _TIGHT
-        pictures = _pictures(book, letters, told, book.y)
+        pictures = _pictures(book, letters, told, book.y, top)
     flow = book.flow(book.columns, begin)
     for each in told:
         if each.gate:
@@ -233,7 +234,7 @@ def _beside(book: Pages, rows: Sequence[tuple[str, Sequence[Told]]]) -> None:
     flow.end()
 
 
-def _pictures(book: Pages, letters: Sequence[str], told: Sequence[Told], start: float) -> set[int] | None:
+def _pictures(book: Pages, letters: Sequence[str], told: Sequence[Told], start: float, top: float) -> set[int] | None:
     """Return the numbers of the steps two pages have room to show; ``None`` where lines must stand closer for two.
 
     Args:
@@ -241,6 +242,7 @@ def _pictures(book: Pages, letters: Sequence[str], told: Sequence[Told], start: 
         letters: of the cases.
         told: their steps.
         start: how far down the first page its columns begin.
+        top: how far down further ones.
     """
     columns = book.columns
     wide = (book.wide - (columns - 1) * GUTTER) / columns
@@ -258,7 +260,7 @@ def _pictures(book: Pages, letters: Sequence[str], told: Sequence[Told], start: 
                     column += 1
                     if column == columns:
                         column, page = 0, page + 1
-                    at = start
+                    at = start if page == 1 else top
                 at += block
         return page
 
