@@ -4,6 +4,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import dataclass
 
 from ..bench.bench import JobStep, bench_of
 from ..bench.fitting import IN_ROOM
@@ -144,9 +145,40 @@ def _packed(book: Pages, fit: Fit, letter: str) -> str:
 # The steps
 
 
+@dataclass
+class _Told:
+    """Steps in a row that say the same: each case has its box."""
+
+    jobs: list[JobStep]
+    title: str
+    rows: list[str]
+    asks: list[str]
+
+
+def _told(book: Pages, jobs: Sequence[JobStep]) -> list[_Told]:
+    bench, found = bench_of(book.made), list[_Told]()
+    words = BenchWords(bench)
+    for job in jobs:
+        letter, step = job.rows[0]
+        if step.what in IN_ROOM:
+            codes = words.codes(letter, step.roles)
+            rows = [text for _, text in lines(bench.fit, letter, step, codes, bench.on_base(letter))]
+        else:
+            rows = list(words.of(job).do)
+        each = _Told([job], title_of(step), rows, [words.ask(letter, key)[0] for key in step.asks])
+        last = found[-1] if found else None
+        same = (
+            last is not None and (last.title, last.rows) == (each.title, each.rows) and not last.asks and not each.asks
+        )
+        if last is not None and same and bench.is_case(letter):
+            last.jobs.append(job)
+        else:
+            found.append(each)
+    return found
+
+
 def _steps(book: Pages, jobs: Sequence[JobStep]) -> None:
     bench = bench_of(book.made)
-    words = BenchWords(bench)
 
     def begin() -> None:
         book.start(
@@ -155,28 +187,35 @@ def _steps(book: Pages, jobs: Sequence[JobStep]) -> None:
 
     begin()
     flow = book.flow(book.columns, begin)
-    for job in jobs:
-        letter, step = job.rows[0]
-        if step.what in IN_ROOM:
-            rows = [
-                text
-                for _, text in lines(bench.fit, letter, step, words.codes(letter, step.roles), bench.on_base(letter))
-            ]
-        else:
-            rows = list(words.of(job).do)
-        head = f"{job.n}  {f'{letter}: ' if bench.is_case(letter) else ''}{title_of(step)}"
-        asks = [words.ask(letter, key)[0] for key in step.asks]
+    for told in _told(book, jobs):
+        letters, first, last = [job.rows[0][0] for job in told.jobs], told.jobs[0], told.jobs[-1]
+        numbers = str(first.n) if first is last else f"{first.n} to {last.n}"
+        who = f"{', '.join(letters)}: " if bench.is_case(letters[0]) else ""
+        head = f"{numbers}  {who}{told.title}"
         room = flow.wide - _BEHIND
-        high = 18 + sum(book.high(text, room) + 2 for text in rows) + 18 * len(asks) + 8
+        heads = book.broken(head, flow.wide, 13, True)
+        high = 18 * len(heads) + sum(book.high(text, room) + 2 for text in told.rows) + 18 * len(told.asks) + 8
         flow.need(min(high, 200.0))
-        book.canvas.text(flow.x, book.y, head, 13, "start", "ink", True)
-        book.y += 18
-        for text in rows:
+        for line in heads:
+            book.canvas.text(flow.x, book.y, line, 13, "start", "ink", True)
+            book.y += 18
+        for text in told.rows:
             flow.need(book.high(text, room))
-            book.tick(flow.x, book.y, bench.is_done(job))
+            if first is last:
+                book.tick(flow.x, book.y, bench.is_done(first))
             book.words(flow.x + _BEHIND, text, room)
             book.y += 2
-        for ask in asks:
+        if first is not last:
+            at = flow.x + _BEHIND
+            for letter, job in zip(letters, told.jobs, strict=True):
+                wide = 15 + width_of(letter, TYPE, True) + 10
+                if at + wide > flow.x + flow.wide:
+                    at, book.y = flow.x + _BEHIND, book.y + 17
+                book.tick(at, book.y, bench.is_done(job))
+                book.canvas.text(at + 16, book.y, letter, TYPE, "start", "ink", True)
+                at += wide
+            book.y += 17
+        for ask in told.asks:
             flow.need(18)
             book.canvas.text(flow.x + _BEHIND, book.y + 2, ask, TYPE, "start", "ink", False)
             start = flow.x + _BEHIND + width_of(ask, TYPE, False) + 8
