@@ -12,8 +12,8 @@ from pathlib import Path
 
 from ablebox.core.errors import AbleBoxError
 from ablebox.core.lengths import inches
-from ablebox.core.paper.cut_list import as_csv
 from ablebox.core.paper.sheet_files import sheet_files
+from ablebox.core.paper.tables_out import TableForm, table_csv
 from ablebox.core.project.json_format import from_text, to_text
 from ablebox.core.project.own_shop import load_shop
 from ablebox.core.project.tree import LoosePart, new_project
@@ -68,7 +68,7 @@ class Hostile(unittest.TestCase):
         project = new_project()
         loose = LoosePart("=HYPERLINK(1)", "case", inches(10), inches(5), 1, Grain.ANY)
         goods = tuple(replace(each, code="../../etc/x") if each.code == "case" else each for each in project.rack.goods)
-        self.assertIn("'=HYPERLINK", as_csv(Made(replace(project, loose=(loose,)))))
+        self.assertIn("'=HYPERLINK", table_csv(Made(replace(project, loose=(loose,))), TableForm()))
         renamed = replace(
             project, rack=replace(project.rack, goods=goods), cases=(replace(project.cases[0], goods="../../etc/x"),)
         )

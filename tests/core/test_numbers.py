@@ -16,8 +16,8 @@ from ablebox.core.drawing.replay import fitted
 from ablebox.core.drawing.room_view import TO_BE_READ
 from ablebox.core.drawing.shapes import Dimension, Drawing, Label
 from ablebox.core.errors import AbleBoxError
-from ablebox.core.paper.cut_list import as_csv
 from ablebox.core.paper.parts_json import parts_tree
+from ablebox.core.paper.tables_out import TableForm, table_csv
 from ablebox.core.project.choices import choice
 from ablebox.core.project.files import load
 from ablebox.core.project.tree import new_project
@@ -116,7 +116,7 @@ class OneKeyOneNumber(unittest.TestCase):
     def test_list_and_data_tell_what_their_numbers_are(self) -> None:
         for about, made in projects(30):
             write = made.units.write
-            rows = [line.split(",") for line in as_csv(made).splitlines()[1:]]
+            rows = [line.split(",") for line in table_csv(made, TableForm()).splitlines()[1:]]
             for part, tree in zip(made.parts, parts_tree(made.parts), strict=True):
                 for name in ("length", "width", "cut_length", "cut_width"):
                     number = getattr(part, name)

@@ -22,7 +22,7 @@ from ablebox.core.lengths import inches
 from ablebox.core.paper.book_machine import Drawn, drawn
 from ablebox.core.paper.buying import banding, hardware, sheets_to_buy
 from ablebox.core.paper.chapter import Chapter, chapters
-from ablebox.core.paper.cut_list import as_csv, as_text
+from ablebox.core.paper.cut_list import as_text
 from ablebox.core.paper.everything_json import everything_tree
 from ablebox.core.paper.labels import labels
 from ablebox.core.paper.page_set import changes, told_of
@@ -31,6 +31,7 @@ from ablebox.core.paper.paper_size import paper, usual_paper
 from ablebox.core.paper.parts_json import parts_tree
 from ablebox.core.paper.recorded import Page, Recorder
 from ablebox.core.paper.shop_book import Wanted, book_pages, shop_book
+from ablebox.core.paper.tables_out import TableForm, table_csv
 from ablebox.core.paper_book import PaperBook
 from ablebox.core.project.files import load
 from ablebox.core.project.json_format import from_text
@@ -193,9 +194,9 @@ class Book(Demo):
 
 class Lists(Demo):
     def test_csv_has_a_row_for_each_part_and_its_unit_in_the_header(self) -> None:
-        table = list(csv.DictReader(io.StringIO(as_csv(self.made))))
+        table = list(csv.DictReader(io.StringIO(table_csv(self.made, TableForm()))))
         self.assertEqual([row["code"] for row in table], [part.code for part in self.made.parts])
-        self.assertEqual(table[0]["length (in)"], "34 1/2")
+        self.assertEqual(table[0]["length (in)"], "34.5")
         self.assertIn("notch 4 from the bottom edge × 3 from the front edge", table[0]["machining"])
         self.assertEqual(sum(int(row["count"]) for row in table), sum(part.count for part in self.made.parts))
 

@@ -21,8 +21,8 @@ from ablebox.core.fronts.face import FaceFronts, Stack
 from ablebox.core.fronts.fit.inset_fit import Inset
 from ablebox.core.lengths import ZERO, inches
 from ablebox.core.paper.assembly_json import assembly_tree
-from ablebox.core.paper.cut_list import as_csv
 from ablebox.core.paper.shop_book import shop_book
+from ablebox.core.paper.tables_out import TableForm, table_csv
 from ablebox.core.project.json_format import from_text, to_text
 from ablebox.core.project.tree import DonePiece, Project, new_project
 from ablebox.core.shop.made import Made
@@ -70,7 +70,7 @@ class Kept(unittest.TestCase):
             wall_view.wall_view(made, "A")
             self.assertEqual({part.case for part in made.parts if part.case in "AB"}, {"B"}, seed)
             self.assertEqual({each["case"] for each in assembly_tree(made)} - {"j"}, {"B"}, seed)
-            self.assertNotIn("A-", as_csv(made))
+            self.assertNotIn("A-", table_csv(made, TableForm()))
             if seed % 5 == 0:
                 shop_book(made, plan_all(made))
 

@@ -3,7 +3,6 @@
 
 from __future__ import annotations
 
-import csv
 import json
 from collections.abc import Callable
 from datetime import datetime
@@ -20,11 +19,12 @@ from PyQt6.QtWidgets import QApplication, QCheckBox, QDialog, QLineEdit, QMenu, 
 from ablebox.cli import demo
 from ablebox.core.cuts.checker import check
 from ablebox.core.paper.chapter import Chapter
-from ablebox.core.paper.shop_book import book_of_project
 from ablebox.core.project.files import load
 from ablebox.window import ask
+from ablebox.window.in_background import done_here
 from ablebox.window.label_dialog import LabelDialog
 from ablebox.window.preview import Preview
+from ablebox.window.table_dialog import TableDialog
 from ablebox.window.tasks import Planner
 from tests.uicase import UiCase
 
@@ -152,7 +152,6 @@ class Files(UiCase):
         to = self.answer("for_file_to_write", None)
         names = (
             ("book", "book.pdf"),
-            ("csv", "list.csv"),
             ("json", "all.json"),
             ("labels", "labels.pdf"),
             ("dxf", "all.dxf"),
@@ -162,8 +161,6 @@ class Files(UiCase):
             self.act(action)
         text = "".join(page.extract_text() for page in PdfReader(self.folder / "book.pdf").pages)
         self.assertIn("Harbour Cottage", text)
-        with (self.folder / "list.csv").open(encoding="utf-8", newline="") as stream:
-            self.assertGreater(len(list(csv.reader(stream))), 30)
         self.assertEqual(len(json.loads((self.folder / "all.json").read_text(encoding="utf-8"))["parts"]), 35)
         pieces = sum(part.count for part in self.window.desk.document.made.parts)
         self.assertEqual(len(PdfReader(self.folder / "labels.pdf").pages), -(-pieces // 30))
@@ -174,7 +171,7 @@ class Files(UiCase):
         """Chapters, cases and paper stay with the project and are not undone; printing counts page sets, writing does not."""
         self.demo()
         document = self.window.desk.document
-        self.window.files.make_pages = book_of_project
+        self.window.files.apart = done_here
         self.window.desk.now = lambda: datetime(2026, 12, 5, 8, 30)
         printed = self.folder / "printed.pdf"
 
@@ -269,12 +266,29 @@ class Files(UiCase):
 
     def test_files_for_others_are_written_from_the_menu(self) -> None:
         self.demo()
-        to = self.answer("for_table_to_write", None)
-        for name, start in (("list.xlsx", b"PK"), ("list.ods", b"PK")):
-            to.return_value = self.folder / name
-            self.act("table")
-            self.assertTrue((self.folder / name).read_bytes().startswith(start))
+        self.window.files.apart = done_here
         to = self.answer("for_file_to_write", None)
+        cut = self.window.desk.document.made.parts[0].cut_length.length
+        comma = f"{cut.ticks / 406_400:.7f}".rstrip("0").rstrip(".").replace(".", ",")
+        for kind, start in (("xlsx", b"PK"), ("ods", b"PK"), ("csv", b"code;case")):
+
+            def use(dialog: TableDialog, kind: str = kind) -> int:
+                for box, data in ((dialog.kind, kind), (dialog.separator, "comma"), (dialog.decimal, "comma")):
+                    box.setCurrentIndex(box.findData(data))
+                    box.activated.emit(box.currentIndex())
+                assert dialog.button is not None
+                self.assertEqual(dialog.separator.isEnabled(), kind == "csv")
+                self.assertEqual(dialog.button.isEnabled(), kind != "csv", "a comma cannot be both")
+                dialog.separator.setCurrentIndex(dialog.separator.findData("semicolon"))
+                dialog.separator.activated.emit(dialog.separator.currentIndex())
+                self.press_in(dialog, "table-save")
+                return 0
+
+            to.return_value = self.folder / f"list.{kind}"
+            with mock.patch.object(TableDialog, "exec", use):
+                self.act("table")
+            self.assertTrue((self.folder / f"list.{kind}").read_bytes().startswith(start))
+        self.assertIn(f";{comma};", (self.folder / "list.csv").read_text(encoding="utf-8").splitlines()[1])
         for action, name in (("gltf", "job.gltf"), ("html", "job.html")):
             to.return_value = self.folder / name
             self.act(action)

@@ -5,8 +5,9 @@ from __future__ import annotations
 
 import argparse
 
-from ..core.paper.cut_list import as_csv, as_text
+from ..core.paper.cut_list import as_text
 from ..core.paper.parts_json import parts_tree
+from ..core.paper.tables_out import TableForm, table_csv
 from .opened import open_project
 from .output import write, write_json
 
@@ -27,7 +28,7 @@ def run(arguments: argparse.Namespace) -> int:
     if arguments.json:
         write_json(arguments.json, parts_tree(made.parts))
     if arguments.csv:
-        write(arguments.csv, as_csv(made).encode("utf-8"))
+        write(arguments.csv, table_csv(made, TableForm()).encode("utf-8"))
     if not arguments.json and not arguments.csv:
         write("-", as_text(made).encode("utf-8"))
     return 0

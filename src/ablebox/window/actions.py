@@ -68,12 +68,11 @@ ACTIONS: tuple[ActionRow, ...] = (
     ActionRow("dxf-parts", "File", "Parts as DXF…", "", "Write every part into a folder, a layer for each operation."),
     ActionRow("gltf", "File", "The job as a 3D file…", "", "Write everything as it stands, part by part, as glTF."),
     ActionRow(
-        "table", "File", "Cut list as spreadsheet…", "", "Write the cut list as XLSX or ODS, numbers as numbers."
+        "table", "File", "Cut list as a table…", "", "Write the cut list as XLSX, ODS or CSV, numbers as numbers."
     ),
     ActionRow(
         "html", "File", "Pages for a phone…", "", "Write steps, lists and sheets as one page with boxes to tick."
     ),
-    ActionRow("csv", "File", "Cut list as CSV…", "", "Write the cut list for a spreadsheet."),
     ActionRow("json", "File", "Everything as JSON…", "", "Write project, parts, plan and snags as data."),
     ActionRow(
         "print",

@@ -32,6 +32,7 @@ from . import ask, log, settings, theme
 from .desk import Desk
 from .document import Document
 from .endings import Endings
+from .in_background import done_here
 from .main_window import STAGES, MainWindow
 from .recovery import Keeper, offer
 from .stages.bench import BenchStage
@@ -213,9 +214,7 @@ def paper_pictures(path: Path, folder: Path) -> list[Path]:
     window.desk.document.open(path, as_copy=True)
     window.desk.now = lambda: datetime(2026, 5, 9, 8)
     plans = dict(window.desk.planner.plans)
-    preview = Late.PREVIEW.module.Preview(
-        window, window.desk, lambda: plans, lambda *_: None, Late.SHOP_BOOK.module.book_of_project
-    )
+    preview = Late.PREVIEW.module.Preview(window, window.desk, lambda: plans, lambda *_: None, done_here)
     preview.show()
     preview.make_pages()
     preview.show_chapter("machine")
@@ -315,7 +314,9 @@ def write_demo(path: Path, folder: Path) -> None:
     try:
         folder.mkdir(parents=True, exist_ok=True)
         write_whole(folder / "shop-book.pdf", Late.SHOP_BOOK.module.shop_book(made, plan_all(made)))
-        write_whole(folder / "cut-list.csv", Late.CUT_LIST.module.as_csv(made).encode("utf-8"))
+        write_whole(
+            folder / "cut-list.csv", Late.TABLES.module.table_csv(made, Late.TABLES.module.TableForm()).encode("utf-8")
+        )
     except OSError as fault:
         raise AbleBoxError(f"{folder} could not be written ({fault.strerror}). Choose another folder.") from None
     pictures(path, folder)

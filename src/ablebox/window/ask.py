@@ -81,19 +81,6 @@ def for_file_to_write(parent: QWidget, title: str, start: str, kind: str, suffix
     return path if not path.exists() or about_replacing(parent, path) else None
 
 
-def for_table_to_write(parent: QWidget, start: str) -> Path | None:
-    """Ask where to write a spreadsheet, of either kind; the suffix of the kind that is chosen is added if it is missing."""
-    kinds = {"Office Open XML (*.xlsx)": ".xlsx", "OpenDocument (*.ods)": ".ods"}
-    name, kind = QFileDialog.getSaveFileName(parent, "Cut list", start, ";;".join(kinds))
-    if not name:
-        return None
-    path = Path(name)
-    if path.suffix.lower() in kinds.values():
-        return path
-    path = path.with_name(path.name + kinds.get(kind, ".xlsx"))
-    return path if not path.exists() or about_replacing(parent, path) else None
-
-
 def for_folder(parent: QWidget, title: str, start: str) -> Path | None:
     """Ask for a folder."""
     name = QFileDialog.getExistingDirectory(parent, title, start)

@@ -31,7 +31,7 @@ from ..core.whole_file import write_whole
 from ..late import Late
 from . import ask, settings
 from .desk import Desk
-from .in_background import done_apart
+from .in_background import Apart, done_apart
 from .read_parts import ReadParts
 from .settings import written_time
 
@@ -49,8 +49,8 @@ class FileMenu:
 
     def __init__(self, desk: Desk, window: QWidget) -> None:
         self._desk, self._window = desk, window
-        #: Makes the pages that are previewed; in a process of its own if ``None``.
-        self.make_pages: Callable[..., Any] | None = None
+        #: Does what is slow in a process of its own.
+        self.apart: Apart = done_apart
         self.handlers: dict[str, Callable[[], object]] = {
             "new": lambda: self.new(System.INCH),
             "new-mm": lambda: self.new(System.MM),
@@ -66,7 +66,6 @@ class FileMenu:
             "new-labels": self.write_new_labels,
             "dxf": self.write_dxf,
             "drilling": self.write_drilling,
-            "csv": self.write_csv,
             "json": self.write_json,
             "print": self.print_book,
             "look-labels": self.look_at_labels,
@@ -136,7 +135,7 @@ class FileMenu:
         if path is None:
             return
         try:
-            cells = done_apart(self._window, f"Reading {path.name}", read_cells, path)
+            cells = self.apart(self._window, f"Reading {path.name}", read_cells, path)
             if cells is None:
                 return
             dialog = ReadParts(self._window, self._desk, path, cells)
@@ -233,17 +232,19 @@ class FileMenu:
         finally:
             QApplication.restoreOverrideCursor()
 
-    def _write(self, title: str, kind: str, suffix: str, make: Callable[[], bytes]) -> None:
+    def _write(self, title: str, kind: str, suffix: str, make: Callable[[], bytes | None]) -> None:
         start = str(Path(self._folder()) / (self._stem() + suffix))
         path = ask.for_file_to_write(self._window, title, start, kind, "." + suffix.rpartition(".")[2])
         if path is None:
             return
         self._written(path, make)
 
-    def _written(self, path: Path, make: Callable[[], bytes]) -> bool:
-        """Write a file; return whether it is there."""
+    def _written(self, path: Path, make: Callable[[], bytes | None]) -> bool:
+        """Write a file; return whether it is there: nothing is where making it was stopped."""
         try:
             data = make()
+            if data is None:
+                return False
             write_whole(path, data)
             self._desk.document.handed_out()
         except OSError as fault:
@@ -262,12 +263,12 @@ class FileMenu:
         """Return the size of paper that is printed on."""
         return Late.SHOP_BOOK.module.paper_of(self._desk.document.project, locale())
 
-    def _book(self) -> bytes:
+    def _book(self) -> bytes | None:
         book = Late.SHOP_BOOK.module
         made = self._desk.document.made
         wanted = book.Wanted(self._paper(), f"{self._desk.now():%Y-%m-%d}")
-        found: bytes = book.shop_book(made, self._plans(), wanted)
-        return found
+        found = self.apart(self._window, "Writing the book", book.book_of_project, made.project, self._plans(), wanted)
+        return found[0] if found is not None else None
 
     def write_templates(self) -> None:
         """Write the templates of shaped panels."""
@@ -318,12 +319,6 @@ class FileMenu:
             lambda: Late.SHEET_FILES.module.all_sheets_dxf(self._desk.document.made, self._plans()),
         )
 
-    def write_csv(self) -> None:
-        """Write the cut list."""
-        self._write(
-            "Cut list", "CSV", ".csv", lambda: Late.CUT_LIST.module.as_csv(self._desk.document.made).encode("utf-8")
-        )
-
     def write_json(self) -> None:
         """Write everything as data."""
 
@@ -335,7 +330,7 @@ class FileMenu:
 
     def print_book(self) -> None:
         """Show the pages as they will be printed."""
-        preview = Late.PREVIEW.module.Preview(self._window, self._desk, self._plans, self._write, self.make_pages)
+        preview = Late.PREVIEW.module.Preview(self._window, self._desk, self._plans, self._write, self.apart)
         preview.show()
         preview.make_pages()
         preview.exec()
@@ -348,13 +343,10 @@ class FileMenu:
         dialog.deleteLater()
 
     def write_table(self) -> None:
-        """Write the cut list as a spreadsheet, numbers as numbers."""
-        tables = Late.TABLES.module
-        start = str(Path(self._folder()) / (self._stem() + ".xlsx"))
-        path = ask.for_table_to_write(self._window, start)
-        if path is not None:
-            make = tables.table_ods if path.suffix.lower() == ".ods" else tables.table_xlsx
-            self._written(path, lambda: make(self._desk.document.made))
+        """Write the cut list as a table, numbers as numbers."""
+        dialog = Late.TABLE_DIALOG.module.TableDialog(self._window, self._desk, self._write)
+        dialog.exec()
+        dialog.deleteLater()
 
     def write_parts_dxf(self) -> None:
         """Write every part as DXF into a folder."""
@@ -374,7 +366,14 @@ class FileMenu:
             "Pages for a phone",
             "HTML",
             ".html",
-            lambda: Late.HTML.module.html(self._desk.document.made, self._plans(), date),
+            lambda: self.apart(
+                self._window,
+                "Writing the pages",
+                Late.HTML.module.html_of_project,
+                self._desk.document.project,
+                self._plans(),
+                date,
+            ),
         )
 
     def _trouble(self, fault: AbleBoxError) -> None:

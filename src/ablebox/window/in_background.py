@@ -13,6 +13,9 @@ from PyQt6.QtWidgets import QProgressDialog, QWidget
 
 from ..core.errors import AbleBoxError
 
+#: Does a function in another process, as ``done_apart`` does: its parent, what is done, the function, what it takes.
+Apart = Callable[..., Any]
+
 #: How often it is looked whether it is done, and after how long progress is shown, in milliseconds.
 _LOOK, _SHOWN = 30, 400
 
@@ -70,3 +73,8 @@ def done_apart(parent: QWidget, words: str, function: Callable[..., Any], *argum
     if fault is not None:
         raise AbleBoxError(fault)
     return found
+
+
+def done_here(parent: QWidget, words: str, function: Callable[..., Any], *arguments: Any) -> Any:
+    """Return what a function returns, done at once in this process: for tests and pictures."""
+    return function(*arguments)

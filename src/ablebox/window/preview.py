@@ -3,7 +3,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Mapping
+from collections.abc import Callable
 from dataclasses import replace
 from functools import partial
 
@@ -20,9 +20,8 @@ from ..core.paper.page_set import changes, told_of
 from ..core.paper.paper_size import NAMES, paper
 from ..core.paper.shop_book import Wanted, book_of_project, page_as_svg, paper_of
 from ..core.paper_book import PaperBook
-from ..core.project.tree import Project
 from .desk import Desk
-from .in_background import done_apart
+from .in_background import Apart, done_apart
 from .printing import asked_and_printed
 from .widgets.choice_box import choice_box
 from .widgets.pdf_pages import PdfPages
@@ -30,9 +29,6 @@ from .widgets.words import LinkWords, Words
 
 #: How long it is waited for another click before pages are made anew, in milliseconds; dots an inch of a page kept as a picture.
 _WAIT, _DOTS = 350, 200
-
-#: Makes pages: from the project, its plans and what is wanted, the PDF and the chapter and title of each page.
-Maker = Callable[[Project, Mapping[str, Plan], Wanted], tuple[bytes, list[tuple[str, str]]] | None]
 
 
 class Preview(QDialog):
@@ -43,16 +39,16 @@ class Preview(QDialog):
         desk: the workplace.
         plans: returns the cut plans.
         save: writes bytes to a file somebody names: what it is called, its kind, its suffix, what makes it.
-        make: makes the pages; in a process of its own if not given.
+        apart: does what is slow in a process of its own.
     """
 
     def __init__(
-        self, parent: QWidget, desk: Desk, plans: Callable[[], dict[str, Plan]], save: Callable[[str, str, str, Callable[[], bytes]], None],
-        make: Maker | None = None,
+        self, parent: QWidget, desk: Desk, plans: Callable[[], dict[str, Plan]], save: Callable[[str, str, str, Callable[[], bytes | None]], None],
+        apart: Apart = done_apart,
     ) -> None:  # fmt: skip
         super().__init__(parent)
         self._desk, self._plans, self._save = desk, plans, save
-        self._make: Maker = make or self._apart
+        self._apart = apart
         self.pages: list[tuple[str, str]] = []
         self.data = b""
         self.setObjectName("preview")
@@ -176,7 +172,7 @@ class Preview(QDialog):
         # What is seen carries the number it is printed with.
         project = replace(self._desk.document.project, paper=self._next())
         try:
-            found = self._make(project, self._plans(), self.wanted())
+            found = self._apart(self, "Making the pages", book_of_project, project, dict(self._plans()), self.wanted())
         except AbleBoxError as fault:
             self.told.set_text(str(fault))
             return
@@ -194,14 +190,6 @@ class Preview(QDialog):
 
     def _next(self) -> PaperBook:
         return self._book.with_printed(self._desk.now().date(), told_of(self._desk.document.made))
-
-    def _apart(
-        self, project: Project, plans: Mapping[str, Plan], wanted: Wanted
-    ) -> tuple[bytes, list[tuple[str, str]]] | None:
-        found: tuple[bytes, list[tuple[str, str]]] | None = done_apart(
-            self, "Making the pages", book_of_project, project, dict(plans), wanted
-        )
-        return found
 
     @property
     def page(self) -> int:
@@ -243,11 +231,11 @@ class Preview(QDialog):
         """Write the pages as PDF, with the number of the page set that was printed last."""
         document = self._desk.document
 
-        def make() -> bytes:
-            found = self._make(document.project, self._plans(), self.wanted())
-            if found is None:
-                raise AbleBoxError("It was stopped, and nothing was written.")
-            return found[0]
+        def make() -> bytes | None:
+            plans = dict(self._plans())
+            found = self._apart(self, "Writing the book", book_of_project, document.project, plans, self.wanted())
+            data: bytes | None = found[0] if found is not None else None
+            return data
 
         self._save("Shop book", "PDF", ".pdf", make)
 
@@ -274,5 +262,10 @@ class Preview(QDialog):
         document, number = self._desk.document, self.page
         project = replace(document.project, paper=self._next())
         self._save(
-            "Page", "SVG", f"-page-{number + 1}.svg", lambda: page_as_svg(project, self._plans(), self.wanted(), number)
+            "Page",
+            "SVG",
+            f"-page-{number + 1}.svg",
+            lambda: self._apart(
+                self, "Making the page", page_as_svg, project, dict(self._plans()), self.wanted(), number
+            ),
         )

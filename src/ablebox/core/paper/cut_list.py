@@ -1,12 +1,9 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""The cut list: CSV for a spreadsheet, plain text for a terminal. The unit stands in the header."""
+"""The cut list as plain text for a terminal."""
 
 from __future__ import annotations
 
-import csv
-import io
-
-from ..parts.words import edges, grain, lines
+from ..parts.words import edges, grain
 from ..shop.made import Made
 
 
@@ -14,52 +11,6 @@ def cell(text: object) -> str:
     """Return the text of a cell that no spreadsheet takes for a sum: what begins like one gets an apostrophe before it."""
     words = str(text)
     return f"'{words}" if words[:1] in ("=", "+", "-", "@", "\t", "\r") else words
-
-
-def as_csv(made: Made) -> str:
-    """Return the cut list as CSV, one row for each distinct part."""
-    unit = made.units.name
-    stream = io.StringIO()
-    writer = csv.writer(stream, lineterminator="\n")
-    writer.writerow(
-        [
-            "code",
-            "case",
-            "name",
-            "count",
-            "material",
-            f"length ({unit})",
-            f"width ({unit})",
-            f"thickness ({unit})",
-            f"cut length ({unit})",
-            f"cut width ({unit})",
-            "grain",
-            "hand",
-            "edges",
-            "machining",
-        ]
-    )
-    write = made.units.write
-    for part in made.parts:
-        writer.writerow(
-            [
-                part.code,
-                part.case,
-                cell(part.name),
-                part.count,
-                cell(part.goods.name),
-                write(part.length.length),
-                write(part.width.length),
-                write(part.thickness.length),
-                write(part.cut_length.length),
-                write(part.cut_width.length),
-                part.grain.value,
-                part.hand.value,
-                cell(edges(part)),
-                "; ".join(lines(part.machining, made.units)),
-            ]
-        )
-    return stream.getvalue()
 
 
 def as_text(made: Made) -> str:

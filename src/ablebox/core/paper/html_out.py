@@ -19,6 +19,7 @@ from ..bench.verb import Gate
 from ..cuts.plan import Plan
 from ..drawing.bench_words import BenchWords, gate_title
 from ..parts.words import edges
+from ..project.tree import Project
 from ..shop.made import Made
 from .buy_list import buy_list
 from .pages import Pages
@@ -32,6 +33,11 @@ class _Page(Template):
 
     delimiter = "@"
     idpattern = "(?:name|job|told|nav|body)\\b"
+
+
+def html_of_project(project: Project, plans: Mapping[str, Plan], date: str = "") -> bytes:
+    """Return the job as one page; see ``html``: all of it can be sent to another process."""
+    return html(Made(project), plans, date)
 
 
 def html(made: Made, plans: Mapping[str, Plan], date: str = "", on: Paper | None = None) -> bytes:
