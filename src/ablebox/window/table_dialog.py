@@ -57,6 +57,7 @@ class TableDialog(QDialog):
         self.decimal = self._box(
             "decimal", "decimal sign", {name: _DECIMALS[name] for name in DECIMALS}, "point", column
         )
+        column.addStretch(1)
         self.told = Words("", 14, wrap=True)
         column.addWidget(self.told)
         buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Save | QDialogButtonBox.StandardButton.Cancel)

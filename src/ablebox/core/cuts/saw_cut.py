@@ -27,6 +27,11 @@ class With(Enum):
     STOP = "stop"
     LINE = "line"
 
+    @property
+    def words(self) -> str:
+        """What it is called."""
+        return self.value
+
 
 class EdgeIs(Enum):
     """What an edge is."""

@@ -29,6 +29,7 @@ from ..project.placed import FILLER
 from ..schedule.durations import Durations
 from ..shop.weights import lifting
 from . import fit_words
+from .finish_words import RAGS
 from .way_words import dust, from_words, listed, plural, way_words
 
 #: Titles: what a ticket says.
@@ -425,7 +426,7 @@ class BenchWords:
             case What.BAND:
                 yield "Hot iron and sharp trimmer: cut away from the hand."
             case What.FINISH | What.PREFINISH:
-                yield "Air the room; rags with oil lie flat or in water: in a heap they can catch fire. The maker’s sheet decides."
+                yield f"{RAGS} The maker’s sheet decides."
             case What.CARRY:
                 yield "Lift with two, with straight backs; what can tip is tied to the wall. Wiring, gas and water are for licensed trades; local codes decide."
             case What.COUNTER:

@@ -77,3 +77,8 @@ def _runs(codes: Sequence[str]) -> list[str]:
         else:
             rows.append([code])
     return [f"{row[0]} to {row[-1]}" if len(row) > 2 else ", ".join(row) for row in rows]
+
+
+def sentence(text: str) -> str:
+    """Return a text that ends as a sentence does."""
+    return text if text.endswith((".", "!", "?", ":")) else f"{text}."

@@ -18,6 +18,7 @@ from ..bench.step import CaseSteps, Step
 from ..bench.verb import Gate, What
 from ..drawing.bench_words import BenchWords, gate_title
 from ..drawing.job_view import job_view
+from ..drawing.way_words import sentence
 from ..jigs.blocks import blocks, sizes
 from .chapter import Chapter
 from .pages import EDGE, GUTTER, LEADING, TYPE, Flow, Pages
@@ -109,8 +110,8 @@ def _told(book: Pages, words: BenchWords, letter: str, step: Step, number: int) 
     gate: tuple[str, ...] = ()
     if step.gate is not Gate.NONE:
         gate = (gate_title(step.gate), *(words.gate_line(letter, step, row) for row in lines(bench, letter, step)))
-    sentences = [_sentence(text) for text in said.do]
-    wait = _sentence(said.wait[:1].upper() + said.wait[1:]) if said.wait else ""
+    sentences = [sentence(text) for text in said.do]
+    wait = sentence(said.wait[:1].upper() + said.wait[1:]) if said.wait else ""
     came_out = []
     for key in step.asks:
         text, value = words.ask(letter, key)
@@ -118,10 +119,6 @@ def _told(book: Pages, words: BenchWords, letter: str, step: Step, number: int) 
     done = bench.is_done(JobStep(number, ((letter, step),)))
     title = said.title[:1].upper() + said.title[1:]
     return Told(number, step, title, tuple(sentences), wait, tuple(came_out), gate, done)
-
-
-def _sentence(text: str) -> str:
-    return text if text.endswith((".", "!", "?", ":")) else f"{text}."
 
 
 def _said_once(cases: Sequence[Sequence[Told]]) -> set[str]:

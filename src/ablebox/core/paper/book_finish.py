@@ -6,14 +6,11 @@ from __future__ import annotations
 from collections.abc import Callable
 
 from ..coats.schedule import Schedule, schedules
+from ..drawing import finish_words
 from ..finish.faces import Where, faces, total
 from ..finish.needs import amounts
-from ..units import System
 from .chapter import Chapter
 from .pages import EDGE, Column, Pages
-
-#: Litres of a US liquid quart (handbook of units, from memory).
-_QUART = 0.946353
 
 
 def finish_pages(book: Pages) -> None:
@@ -26,7 +23,6 @@ def finish_pages(book: Pages) -> None:
         book.start(Chapter.FINISH, "Finish", "", "The maker's figures on the tin decide.")
 
     begin()
-    inch = made.units.system is System.INCH
     coats, known = made.project.coats, schedules()
     for name, code in (("What is seen", coats.outside), ("Insides, fronts shut", coats.inside)):
         if book.y + 70 > book.bottom:
@@ -36,7 +32,7 @@ def finish_pages(book: Pages) -> None:
         if schedule is None:
             book.words(
                 EDGE,
-                "Decide before show cuts and before anything is sanded: grain, filler and glue follow from it.",
+                finish_words.DECIDE,
                 book.wide,
             )
             book.y += 6
@@ -58,7 +54,7 @@ def finish_pages(book: Pages) -> None:
             (
                 "x",
                 each.product,
-                f"{each.litres / _QUART:.1f} qt" if inch else f"{each.litres:.1f} l",
+                finish_words.much(each.litres, made.units.system),
                 str(each.coats),
                 made.units.area(each.area),
             )
@@ -86,7 +82,7 @@ def finish_pages(book: Pages) -> None:
     book.y += 4
     book.words(
         EDGE,
-        "Air the room. Lay rags with oil flat to dry or put them in water: in a heap they can catch fire.",
+        finish_words.RAGS,
         book.wide,
         bold=True,
     )
@@ -96,6 +92,6 @@ def _coats(book: Pages, schedule: Schedule, begin: Callable[[], None]) -> None:
     columns = (Column("", 0, "tick"), Column("coat", 22, bold=True, wide=200), Column("grit before", 300, "end"), Column("then wait", 375, "end"), Column("came out, when", 400, "blank", book.wide - 400))  # fmt: skip
     rows = []
     for coat in schedule.coats:
-        wait = f"{coat.recoat / 60:g} h" if coat.recoat >= 60 else f"{coat.recoat} min"
+        wait = finish_words.wait(coat.recoat)
         rows.append(("x", coat.product + (", edges only" if coat.edges else ""), str(coat.grit), wait, ""))
     book.table(columns, rows, begin)

@@ -19,6 +19,7 @@ from ..bench.verb import What
 from ..buying.book import Buying
 from ..coats.schedule import schedules
 from ..cuts.plan import Plan
+from ..drawing.finish_words import OUNCES, QUART
 from ..finish.needs import amounts, finished, schedule_of
 from ..shop.boards import board_plans
 from ..shop.made import Made
@@ -29,8 +30,6 @@ from .buying import banding, glue, hardware, packets, sheets_to_buy
 _PAPER = 2.0
 #: Screws, nails and dowels bought beyond what is counted: they break and roll away (common practice: a tenth).
 _SPARE = 0.1
-#: Litres of a US liquid quart of 32 fluid ounces (handbook of units, from memory).
-_QUART = 0.946353
 
 
 class BuyKind(Enum):
@@ -160,7 +159,7 @@ class _Rows:
         inch = self.made.units.system is System.INCH
         for amount in amounts(self.made):
             if inch:
-                much, unit = ceil(amount.litres / _QUART * 32), "fl oz"
+                much, unit = ceil(amount.litres / QUART * OUNCES), "fl oz"
             else:
                 much, unit = ceil(amount.litres * 1000), "ml"
             sold = f"{amount.coats} coat{'s' if amount.coats > 1 else ''}"

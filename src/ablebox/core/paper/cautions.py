@@ -7,6 +7,8 @@ codes and licensed trades.
 
 from __future__ import annotations
 
+from ..drawing.finish_words import RAGS
+
 CAUTIONS: tuple[tuple[str, str], ...] = (
     (
         "Sheets",
@@ -30,5 +32,5 @@ CAUTIONS: tuple[tuple[str, str], ...] = (
         "drilling, find out what runs behind the wall: pipes and wires are work for licensed trades, and local "
         "codes decide.",
     ),
-    ("Finish", "Air the room. Lay rags with oil flat to dry or put them in water: in a heap they can catch fire."),
+    ("Finish", RAGS),
 )

@@ -18,8 +18,6 @@ from ..shop.on_sheets import pieces_in
 from ..shop.rests import kept
 from ..stock import SawStyle
 
-_BY = {With.FENCE: "fence", With.STOP: "stop", With.LINE: "line"}
-
 
 @dataclass(frozen=True, slots=True)
 class FenceRow:
@@ -37,12 +35,12 @@ class FenceRow:
 
     def words(self, write: Callable[[Length], str]) -> str:
         """Return the row as a line."""
-        return f"{_BY[self.by].capitalize()} at {write(Length(self.setting))}: {'; '.join(self.each())}"
+        return f"{self.by.words.capitalize()} at {write(Length(self.setting))}: {'; '.join(self.each())}"
 
     @property
     def by_words(self) -> str:
         """What is set, in a word."""
-        return _BY[self.by]
+        return self.by.words
 
     def short(self) -> list[str]:
         """Return every cut at it as short as can be: its number, its strip, what it gives."""

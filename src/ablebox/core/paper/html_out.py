@@ -18,6 +18,7 @@ from ..bench.step import Step
 from ..bench.verb import Gate
 from ..cuts.plan import Plan
 from ..drawing.bench_words import BenchWords, gate_title
+from ..drawing.way_words import sentence
 from ..parts.words import edges
 from ..project.tree import Project
 from ..shop.made import Made
@@ -115,7 +116,7 @@ def _steps(made: Made) -> Iterator[str]:
         for letter, step in job.rows:
             yield from _gate(made, words, letter, step, job)
         said = words.of(job)
-        told = " ".join(text if text.endswith((".", ":")) else f"{text}." for text in said.do)
+        told = " ".join(sentence(text) for text in said.do)
         wait = f" <b>{escape(said.wait)}</b>" if said.wait else ""
         yield _tick(
             f"step-{job.letters[0]}-{job.step.key}",

@@ -186,10 +186,6 @@ def _list(book: Pages, told: Sequence[Told], notes: Sequence[str], pitch: _Pitch
         book.y += 3
 
 
-#: What holds the size, as headings say it.
-_BY = {With.FENCE: "fence", With.STOP: "stop", With.LINE: "line"}
-
-
 def _groups(told: Sequence[Told]) -> list[tuple[str, list[Told]]]:
     found: list[tuple[str, list[Told]]] = []
     for each in told:
@@ -200,7 +196,7 @@ def _groups(told: Sequence[Told]) -> list[tuple[str, list[Told]]]:
             .removesuffix(" to the fence")
             .removesuffix(" to the stop")
         )
-        heading = f"{kind_words(cut)}, {_BY[cut.by]}" + ("" if cut.kind is CutKind.TRIM else f" ({edge})")
+        heading = f"{kind_words(cut)}, {cut.by.words}" + ("" if cut.kind is CutKind.TRIM else f" ({edge})")
         if not found or found[-1][0] != heading:
             found.append((heading, []))
         found[-1][1].append(each)

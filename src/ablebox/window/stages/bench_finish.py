@@ -11,15 +11,13 @@ from PyQt6.QtWidgets import QVBoxLayout
 
 from ...core.coats.book import Sight
 from ...core.coats.schedule import schedules
+from ...core.drawing import finish_words
 from ...core.finish.faces import FaceOf, Where, faces, total
 from ...core.finish.needs import amounts
-from ...core.units import System
 from ..desk import Desk
 from ..widgets.choice_box import add_choice, choice_box
 from ..widgets.words import LinkWords, Words
 
-#: Litres of a US liquid quart (handbook of units, from memory).
-_QUART = 0.946353
 #: What a click makes of a face.
 _NEXT = {Where.SEEN: Sight.UNSEEN, Where.UNSEEN: Sight.UNDECIDED, Where.UNDECIDED: Sight.SEEN, Where.INSIDE: Sight.SEEN}
 
@@ -49,7 +47,7 @@ class FinishCard:
         """
         self._again = again
         made = self.desk.document.made
-        book, inch = made.project.coats, made.units.system is System.INCH
+        book = made.project.coats
         column.addWidget(Words("The finish", 20, True))
         rows = [("", "nobody has said")] + [(code, each.name) for code, each in schedules().items()]
         for name, words in (("outside", "what is seen"), ("inside", "insides, fronts shut")):
@@ -58,18 +56,10 @@ class FinishCard:
         if self._moved:
             column.addWidget(Words(self._moved, 14, True, "dimension", wrap=True))
         if not book.outside:
-            column.addWidget(
-                Words(
-                    "Decide before show cuts and before anything is sanded: grain, filler and glue follow from it.",
-                    14,
-                    True,
-                    "snag",
-                    wrap=True,
-                )
-            )
+            column.addWidget(Words(finish_words.DECIDE, 14, True, "snag", wrap=True))
         for amount in amounts(made):
             area = made.units.area(amount.area)
-            much = f"{amount.litres / _QUART:.1f} qt" if inch else f"{amount.litres:.1f} l"
+            much = finish_words.much(amount.litres, made.units.system)
             coats = f"{amount.coats} coat{'s' if amount.coats > 1 else ''}"
             column.addWidget(Words(f"{amount.product}: {much}, {coats} on {area} in all", 15, True, wrap=True))
             column.addWidget(Words(amount.source, 12, colour="quiet", wrap=True))
@@ -77,7 +67,7 @@ class FinishCard:
         if schedule is not None and schedule.coats:
             column.addWidget(Words("Coats of what is seen", 14, True, "quiet"))
             for coat in schedule.coats:
-                wait = f"{coat.recoat / 60:g} h" if coat.recoat >= 60 else f"{coat.recoat} min"
+                wait = finish_words.wait(coat.recoat)
                 edges = ", edges only" if coat.edges else ""
                 column.addWidget(Words(f"{coat.product}{edges}: after grit {coat.grit}, then {wait}", 14, wrap=True))
         if letter and any(case.letter == letter for case, _ in made.built):
