@@ -6,6 +6,7 @@ from __future__ import annotations
 import csv
 import io
 import json
+import re
 import unittest
 from collections.abc import Iterator
 from dataclasses import replace
@@ -17,13 +18,15 @@ from pypdf import PdfReader
 
 from ablebox.cli import demo
 from ablebox.core.cuts.plan import Plan
+from ablebox.core.drawing.shapes import Dimension
 from ablebox.core.errors import AbleBoxError
 from ablebox.core.lengths import inches
-from ablebox.core.paper.book_machine import Drawn, drawn
+from ablebox.core.paper.book_machine import Drawn, drawn, written
 from ablebox.core.paper.buying import banding, hardware, sheets_to_buy
 from ablebox.core.paper.chapter import Chapter, chapters
 from ablebox.core.paper.cut_list import as_text
 from ablebox.core.paper.everything_json import everything_tree
+from ablebox.core.paper.families import families
 from ablebox.core.paper.labels import labels
 from ablebox.core.paper.page_set import changes, told_of
 from ablebox.core.paper.pages import Pages, pdf_of
@@ -139,6 +142,34 @@ class Book(Demo):
         self.assertIn("A-01, B-01, C-01 as drawn; A-02, B-02, C-02 mirrored", [row.heading for row in rows])
         for row in rows:
             self.assertEqual({part.hand for part in row.parts} & {part.hand for part in row.mirrored}, set())
+
+    def test_sizes_told_by_letters_are_those_of_every_part(self) -> None:
+        """Every letter put back: the lines and the drawing of each part in a family are its own; nothing is told twice or left out."""
+        joined = 0
+        for name in ("harbour-cottage", "heron-house", "weir-loft"):
+            book = Pages(Made(load(demo.path_of(name)).project), {}, paper("letter"))
+            alone = {told.heading: told for told in written(book)}
+            headings = []
+            for told in families(list(alone.values())):
+                if not told.values:
+                    headings.append(told.heading)
+                    continue
+                for row in told.values:
+                    heading, _, rest = row.partition(": ")
+                    size, *letters = re.split("[;,] ", rest)
+                    own = alone[heading]
+                    headings.append(heading)
+                    worth = dict(each.split(" ", 1) for each in letters)
+                    self.assertEqual(size, own.size)
+                    back = [re.sub(r"\b[p-w]\b", lambda f, w=worth: w[f[0]], line) for line in told.lines]
+                    self.assertEqual(back, list(own.lines), heading)
+                    worth |= {"length": own.size.split(" × ")[0], "width": own.size.split(" × ")[-1]}
+                    for one, other in zip(told.view.items, own.view.items, strict=True):
+                        if isinstance(one, Dimension) and isinstance(other, Dimension):
+                            self.assertEqual(worth.get(one.text, one.text), other.text, heading)
+                    joined += 1
+            self.assertEqual(sorted(headings), sorted(alone))
+        self.assertGreater(joined, 40)
 
     def test_chapters_cases_sizes_and_the_same_bytes(self) -> None:
         wanted = Wanted(paper("a3-across"), "2026-12-05", chapters(["bench", "sheets"]), ("B",))

@@ -16,6 +16,7 @@ from ..lengths import Length
 from ..parts.listing import Part
 from ..parts.words import drill, told_once, usual_screw_hole, usual_words
 from .chapter import Chapter
+from .families import Told, families
 from .pages import LEADING, TYPE, Flow, Pages
 
 #: The height of a drawing at most where much and where little is machined, its dimensions not counted, in points.
@@ -141,8 +142,14 @@ def _form(view: Drawing, along: int, across: int) -> tuple[object, ...]:
     return tuple(sorted(found, key=repr))
 
 
+def written(book: Pages) -> list[Told]:
+    """Return what is written of every machined part, before those alike but for their sizes stand together."""
+    usual = usual_screw_hole(part.machining for part in book.made.parts)
+    return [_told(book, row, usual) for row in drawn(book)]
+
+
 def _drawings(book: Pages) -> None:
-    rows, usual = drawn(book), _usual(book)
+    rows, usual = written(book), usual_screw_hole(part.machining for part in book.made.parts)
     if not rows:
         return
 
@@ -155,7 +162,7 @@ def _drawings(book: Pages) -> None:
     book.leading = _LEADING
     begin()
     flow = book.flow(book.columns, begin)
-    waiting = [(row, _high(book, flow.wide, row)) for row in rows]
+    waiting = [(told, _high(book, flow.wide, told)) for told in families(rows)]
     while waiting:
         # What still fits into a column goes there: pages are filled, parts stay nearly in their order.
         at = next((i for i, (_, high) in enumerate(waiting) if book.y + high <= flow.low), 0)
@@ -166,73 +173,62 @@ def _drawings(book: Pages) -> None:
         ):
             # Its lines go on in the column beside.
             at = 0
-        row, high = waiting.pop(at)
-        _block(book, flow, row, high)
+        told, high = waiting.pop(at)
+        _block(book, flow, told, high)
     flow.end()
     book.leading = LEADING
 
 
-def _usual(book: Pages) -> Length | None:
-    """Return the screw hole that is told once, over all drawings."""
-    return usual_screw_hole(part.machining for part in book.made.parts)
-
-
-def _picture(part: Part, view: Drawing, few: bool, wide: float) -> tuple[float, float]:
-    """Return points in a millimetre, and how high the drawing comes out with what stands around it."""
-    x0, y0, x1, y1 = view.bounds()
-    left, low, right, top = view.margins()
-    scale = min((wide - left - right) / max(x1 - x0, 1), (_SMALL if few else _LARGE) / max(y1 - y0, 1))
-    return scale, (y1 - y0) * scale + top + low
-
-
-def _said(book: Pages, row: Drawn) -> str:
-    part = row.parts[0]
-    names = ", ".join(dict.fromkeys(each.name for each in row.parts))
+def _told(book: Pages, row: Drawn, usual: Length | None) -> Told:
+    """Return what is written of parts that one drawing tells."""
+    part, units = row.parts[0], book.made.units
+    view = replace(part_view(part, units), rows=_ROWS)
     size = f"{book.write(part.length.length)} × {book.write(part.width.length)}"
-    if row.lengths:
-        by_length: dict[str, list[str]] = {}
-        for each in (*row.parts, *row.mirrored):
-            by_length.setdefault(book.write(each.length.length), []).append(each.code)
-        told = "; ".join(f"{', '.join(codes)} {length}" for length, codes in by_length.items())
-        size = f"{book.write(part.width.length)} wide, long: {told}"
-    size = f"{names}, {part.bench_face.words} face up, {size}"
-    if part.hand is not Hand.NONE:
-        size += f", {part.hand.value.upper()} HAND: mark face, front edge and up"
-    return size
-
-
-def _view(book: Pages, row: Drawn) -> Drawing:
-    part = row.parts[0]
-    view = replace(part_view(part, book.made.units), rows=_ROWS)
+    names = ", ".join(dict.fromkeys(each.name for each in row.parts))
+    said = f"{names}, {part.bench_face.words} face up"
     if row.lengths:
         # Its length stands in the list.
         view.items[:] = [
             replace(item, text="length") if isinstance(item, Dimension) and item.key == part.length.key else item for item in view.items
         ]  # fmt: skip
-    return view
+        by_length: dict[str, list[str]] = {}
+        for each in (*row.parts, *row.mirrored):
+            by_length.setdefault(book.write(each.length.length), []).append(each.code)
+        told = "; ".join(f"{', '.join(codes)} {length}" for length, codes in by_length.items())
+        size = f"{book.write(part.width.length)} wide, long: {told}"
+    hand = f", {part.hand.value.upper()} HAND: mark face, front edge and up" if part.hand is not Hand.NONE else ""
+    # Shaped parts, and those that stand with others already, are drawn for themselves.
+    alone = bool(row.mirrored or row.lengths or part.outline)
+    like = (names, said, hand, part.goods.code, part.grain, tuple(sorted(band.edge.words for band in part.bands)))
+    lines = tuple(told_once(part.machining, units, usual))
+    return Told(row.heading, said, size, hand, view, lines, None if alone else like, (part.length.key, part.width.key))
 
 
-def _high(book: Pages, wide: float, row: Drawn, broken: bool = False) -> float:
+def _picture(told: Told, wide: float) -> tuple[float, float]:
+    """Return points in a millimetre, and how high the drawing comes out with what stands around it."""
+    x0, y0, x1, y1 = told.view.bounds()
+    left, low, right, top = told.view.margins()
+    few = len(told.lines) <= _FEW
+    scale = min((wide - left - right) / max(x1 - x0, 1), (_SMALL if few else _LARGE) / max(y1 - y0, 1))
+    return scale, (y1 - y0) * scale + top + low
+
+
+def _high(book: Pages, wide: float, told: Told, broken: bool = False) -> float:
     """Return how high a part comes out; with its first line of work only, where the others go on elsewhere."""
-    part = row.parts[0]
-    told = told_once(part.machining, book.made.units, _usual(book))
-    _, picture = _picture(part, _view(book, row), len(told) <= _FEW, wide)
-    high = book.high_led(f"{row.heading}:", _said(book, row), wide) + picture + 8
-    return high + sum(book.high(text, wide - 16) + 1 for text in (told[:1] if broken else told)) + 12
+    high = book.high_led(f"{told.heading}:", told.words, wide) + _picture(told, wide)[1] + 8
+    below = (*told.lines, *told.values)
+    return high + sum(book.high(text, wide - 16) + 1 for text in (below[:1] if broken else below)) + 12
 
 
-def _block(book: Pages, flow: Flow, row: Drawn, high: float) -> None:
-    part = row.parts[0]
-    view = _view(book, row)
-    told = told_once(part.machining, book.made.units, _usual(book))
-    flow.need(min(high, _high(book, flow.wide, row, broken=True)) if flow.at < flow.columns - 1 else high)
-    scale, picture = _picture(part, view, len(told) <= _FEW, flow.wide)
-    book.led(flow.x, f"{row.heading}:", _said(book, row), flow.wide)
+def _block(book: Pages, flow: Flow, told: Told, high: float) -> None:
+    flow.need(min(high, _high(book, flow.wide, told, broken=True)) if flow.at < flow.columns - 1 else high)
+    scale, picture = _picture(told, flow.wide)
+    book.led(flow.x, f"{told.heading}:", told.words, flow.wide)
     at = book.y - 4
     around = (flow.x - 2, at - 4, flow.x + flow.wide + 2, at + picture + 4)
-    book.canvas.draw(view, (flow.x, at, flow.x + flow.wide, at + picture), scale, around)
+    book.canvas.draw(told.view, (flow.x, at, flow.x + flow.wide, at + picture), scale, around)
     book.y = at + picture + 12
-    for text in told:
+    for text in (*told.lines, *told.values):
         flow.need(book.high(text, flow.wide - 16))
         book.tick(flow.x, book.y, side=9.5)
         book.words(flow.x + 16, text, flow.wide - 16, TYPE)
