@@ -13,8 +13,8 @@ from ablebox.core.assembly.part import Assembly
 from ablebox.core.assembly.proof import Fault, Finding, prove
 from ablebox.core.bench.bench import Bench
 from ablebox.core.bench.replay import replay
-from ablebox.core.paper.assembly_json import assembly_tree
-from ablebox.core.paper.steps_json import steps_tree
+from ablebox.core.paper.data.assembly_json import assembly_tree
+from ablebox.core.paper.data.steps_json import steps_tree
 from ablebox.core.project.tree import new_project
 from ablebox.core.shop.made import Made
 from ablebox.core.units import System

@@ -23,7 +23,7 @@ from ablebox.core.assembly.uses import Use
 from ablebox.core.case.extra.arch import Arch
 from ablebox.core.case.scribe import Scribe, Station
 from ablebox.core.lengths import ZERO, inches
-from ablebox.core.paper.assembly_json import Of
+from ablebox.core.paper.data.assembly_json import Of
 from ablebox.core.project.files import save
 from ablebox.core.project.json_format import VERSION, to_text
 from ablebox.core.project.tree import new_project

@@ -33,9 +33,9 @@ from ablebox.core.drawing.bench_words import BenchWords
 from ablebox.core.drawing.job_view import job_view
 from ablebox.core.lengths import inches, millimetres
 from ablebox.core.order.order import QUESTIONS
-from ablebox.core.paper.assembly_json import assembly_tree
-from ablebox.core.paper.doubt_json import doubt_tree
-from ablebox.core.paper.steps_json import steps_tree
+from ablebox.core.paper.data.assembly_json import assembly_tree
+from ablebox.core.paper.data.doubt_json import doubt_tree
+from ablebox.core.paper.data.steps_json import steps_tree
 from ablebox.core.project.bench_edits import ordered, ticked
 from ablebox.core.project.choices import set_measured
 from ablebox.core.project.files import load

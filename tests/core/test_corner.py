@@ -44,8 +44,8 @@ from ablebox.core.fronts.face import FaceFronts
 from ablebox.core.fronts.fit.inset_fit import Inset
 from ablebox.core.fronts.fit.overlay import Overlay
 from ablebox.core.lengths import ZERO, Length, inches, millimetres
-from ablebox.core.paper.assembly_json import assembly_tree
-from ablebox.core.paper.buying import hardware
+from ablebox.core.paper.data.assembly_json import assembly_tree
+from ablebox.core.paper.lists.buying import hardware
 from ablebox.core.parts.words import lines
 from ablebox.core.project.run_edits import put_in
 from ablebox.core.project.tree import Project, first_rack, new_project

@@ -14,7 +14,7 @@ from ablebox.cli import demo
 from ablebox.core.cuts.checker import check
 from ablebox.core.cuts.saw_order import cutting
 from ablebox.core.lengths import Length, inches
-from ablebox.core.paper.labels import labels
+from ablebox.core.paper.labels.labels import labels
 from ablebox.core.project.changes import delete_case
 from ablebox.core.project.files import load
 from ablebox.core.project.json_format import from_text, to_text

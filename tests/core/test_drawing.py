@@ -25,7 +25,7 @@ from ablebox.core.drawing.shapes import Area, Circle, Dimension, Drawing, Point
 from ablebox.core.drawing.sheet_view import sheet_view
 from ablebox.core.drawing.wall_view import wall_view
 from ablebox.core.lengths import inches
-from ablebox.core.paper.svg_canvas import SvgCanvas
+from ablebox.core.paper.canvas.svg_canvas import SvgCanvas
 from ablebox.core.project.files import load
 from ablebox.core.project.tree import new_project
 from ablebox.core.room.room import Room

@@ -44,7 +44,7 @@ from ablebox.core.hardware import usual
 from ablebox.core.jigs.blocks import blocks
 from ablebox.core.jigs.settings import SettingKind, settings
 from ablebox.core.lengths import ZERO, Length, inches
-from ablebox.core.paper.assembly_json import assembly_tree
+from ablebox.core.paper.data.assembly_json import assembly_tree
 from ablebox.core.pitches import Pitches
 from ablebox.core.project.files import load
 from ablebox.core.project.placed import FILLER

@@ -40,12 +40,12 @@ from ablebox.core.fronts.face import FaceFronts
 from ablebox.core.lengths import ZERO, Length, inches, millimetres
 from ablebox.core.materials import material
 from ablebox.core.order.first import First
-from ablebox.core.paper.assembly_json import assembly_tree
-from ablebox.core.paper.book_fit import fit_pages
-from ablebox.core.paper.fit_json import fit_tree
-from ablebox.core.paper.pages import Pages
-from ablebox.core.paper.paper_size import paper
-from ablebox.core.paper.steps_json import steps_tree
+from ablebox.core.paper.book.fit import fit_pages
+from ablebox.core.paper.book.pages import Pages
+from ablebox.core.paper.canvas.paper_size import paper
+from ablebox.core.paper.data.assembly_json import assembly_tree
+from ablebox.core.paper.data.fit_json import fit_tree
+from ablebox.core.paper.data.steps_json import steps_tree
 from ablebox.core.project import bench_edits, run_edits, stand_edits
 from ablebox.core.project.changes import delete_case, fitted_stock
 from ablebox.core.project.files import load

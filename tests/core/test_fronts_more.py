@@ -43,7 +43,7 @@ from ablebox.core.fronts.making.applied_frame import AppliedFrame
 from ablebox.core.fronts.making.edged_slab import CORNERS, EdgedSlab
 from ablebox.core.fronts.making.frame_panel import FramePanel
 from ablebox.core.lengths import Length, inches, millimetres
-from ablebox.core.paper.templates import NothingShaped, templates
+from ablebox.core.paper.full_size.templates import NothingShaped, templates
 from ablebox.core.parts.words import lines
 from ablebox.core.project.tree import new_project
 from ablebox.core.shop.made import Made

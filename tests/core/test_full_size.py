@@ -12,11 +12,11 @@ from pypdf import PdfReader
 
 from ablebox.cli import demo
 from ablebox.core.cuts.rips import RipPlan
-from ablebox.core.paper.board_words import rip_words
-from ablebox.core.paper.drilling import drilling
-from ablebox.core.paper.paper_size import paper
-from ablebox.core.paper.story_sticks import story_sticks
-from ablebox.core.paper.templates import templates
+from ablebox.core.paper.canvas.paper_size import paper
+from ablebox.core.paper.full_size.drilling import drilling
+from ablebox.core.paper.full_size.story_sticks import story_sticks
+from ablebox.core.paper.full_size.templates import templates
+from ablebox.core.paper.lists.board_words import rip_words
 from ablebox.core.project.files import load
 from ablebox.core.shop.boards import board_plans
 from ablebox.core.shop.made import Made

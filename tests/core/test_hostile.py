@@ -12,8 +12,8 @@ from pathlib import Path
 
 from ablebox.core.errors import AbleBoxError
 from ablebox.core.lengths import inches
-from ablebox.core.paper.sheet_files import sheet_files
-from ablebox.core.paper.tables_out import TableForm, table_csv
+from ablebox.core.paper.exports.sheet_files import sheet_files
+from ablebox.core.paper.exports.tables_out import TableForm, table_csv
 from ablebox.core.project.json_format import from_text, to_text
 from ablebox.core.project.own_shop import load_shop
 from ablebox.core.project.tree import LoosePart, new_project

@@ -18,10 +18,10 @@ from ablebox.core.case.frame.none import Frameless
 from ablebox.core.coats.book import CoatBook
 from ablebox.core.lengths import inches
 from ablebox.core.log.entry import Entry, EntryKind
-from ablebox.core.paper.assembly_json import assembly_tree
-from ablebox.core.paper.buy_list import BuyKind, buy_csv, buy_list, buy_tree
-from ablebox.core.paper.log_out import log_csv, log_markdown
-from ablebox.core.paper.options_table import apart, option_prices
+from ablebox.core.paper.data.assembly_json import assembly_tree
+from ablebox.core.paper.data.log_out import log_csv, log_markdown
+from ablebox.core.paper.lists.buy_list import BuyKind, buy_csv, buy_list, buy_tree
+from ablebox.core.paper.lists.options_table import apart, option_prices
 from ablebox.core.project.changes import History
 from ablebox.core.project.files import load
 from ablebox.core.project.json_format import from_text, to_text

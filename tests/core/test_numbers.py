@@ -16,8 +16,8 @@ from ablebox.core.drawing.replay import fitted
 from ablebox.core.drawing.room_view import TO_BE_READ
 from ablebox.core.drawing.shapes import Dimension, Drawing, Label
 from ablebox.core.errors import AbleBoxError
-from ablebox.core.paper.parts_json import parts_tree
-from ablebox.core.paper.tables_out import TableForm, table_csv
+from ablebox.core.paper.data.parts_json import parts_tree
+from ablebox.core.paper.exports.tables_out import TableForm, table_csv
 from ablebox.core.project.choices import choice
 from ablebox.core.project.files import load
 from ablebox.core.project.tree import new_project

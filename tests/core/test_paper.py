@@ -21,20 +21,20 @@ from ablebox.core.cuts.plan import Plan
 from ablebox.core.drawing.shapes import Dimension
 from ablebox.core.errors import AbleBoxError
 from ablebox.core.lengths import inches
-from ablebox.core.paper.book_machine import Drawn, drawn, written
-from ablebox.core.paper.buying import banding, hardware, sheets_to_buy
-from ablebox.core.paper.chapter import Chapter, chapters
-from ablebox.core.paper.cut_list import as_text
-from ablebox.core.paper.everything_json import everything_tree
-from ablebox.core.paper.families import families
-from ablebox.core.paper.labels import labels
-from ablebox.core.paper.page_set import changes, told_of
-from ablebox.core.paper.pages import Pages, pdf_of
-from ablebox.core.paper.paper_size import paper, usual_paper
-from ablebox.core.paper.parts_json import parts_tree
-from ablebox.core.paper.recorded import Page, Recorder
-from ablebox.core.paper.shop_book import Wanted, book_pages, shop_book
-from ablebox.core.paper.tables_out import TableForm, table_csv
+from ablebox.core.paper.book.chapter import Chapter, chapters
+from ablebox.core.paper.book.families import families
+from ablebox.core.paper.book.machine import Drawn, drawn, written
+from ablebox.core.paper.book.page_set import changes, told_of
+from ablebox.core.paper.book.pages import Pages, pdf_of
+from ablebox.core.paper.book.shop_book import Wanted, book_pages, shop_book
+from ablebox.core.paper.canvas.paper_size import paper, usual_paper
+from ablebox.core.paper.canvas.recorded import Page, Recorder
+from ablebox.core.paper.data.everything_json import everything_tree
+from ablebox.core.paper.data.parts_json import parts_tree
+from ablebox.core.paper.exports.tables_out import TableForm, table_csv
+from ablebox.core.paper.labels.labels import labels
+from ablebox.core.paper.lists.buying import banding, hardware, sheets_to_buy
+from ablebox.core.paper.lists.cut_list import as_text
 from ablebox.core.paper_book import PaperBook
 from ablebox.core.project.files import load
 from ablebox.core.project.json_format import from_text

@@ -16,7 +16,7 @@ from ablebox.core.case.inside.shelves_on_pins import PinShelves
 from ablebox.core.fronts.face import FaceFronts
 from ablebox.core.fronts.making.slab import Slab
 from ablebox.core.lengths import Length, inches, millimetres
-from ablebox.core.paper.labels import labels
+from ablebox.core.paper.labels.labels import labels
 from ablebox.core.parts.listing import Part
 from ablebox.core.parts.machining import HoleRow
 from ablebox.core.parts.register import given_out

@@ -23,9 +23,9 @@ from ablebox.core.drawing.run_view import run_view
 from ablebox.core.drawing.shapes import Dimension, Label, Path
 from ablebox.core.drawing.story_view import story_view
 from ablebox.core.lengths import ZERO, inches
-from ablebox.core.paper.check_line import POINTS
-from ablebox.core.paper.fence_list import fence_rows, store_lines
-from ablebox.core.paper.story_sticks import story_sticks, strips
+from ablebox.core.paper.canvas.check_line import POINTS
+from ablebox.core.paper.full_size.story_sticks import story_sticks, strips
+from ablebox.core.paper.lists.fence_list import fence_rows, store_lines
 from ablebox.core.project.files import load
 from ablebox.core.project.rack_edits import with_saw_style
 from ablebox.core.project.room_edits import change_wall

@@ -24,7 +24,7 @@ from ablebox.core.fronts.cell.door import Door
 from ablebox.core.fronts.cell.drawer import Drawer
 from ablebox.core.fronts.face import FaceFronts, Line
 from ablebox.core.lengths import ZERO, Length, inches, millimetres
-from ablebox.core.paper.buying import hardware
+from ablebox.core.paper.lists.buying import hardware
 from ablebox.core.project.changes import delete_case
 from ablebox.core.project.choices import choice
 from ablebox.core.project.files import load

@@ -18,9 +18,9 @@ from ablebox.core.cuts.saw_cut import Becomes, EdgeIs, SawCut
 from ablebox.core.cuts.saw_order import cuts_of, terms_of, together
 from ablebox.core.cuts.sawn import faults
 from ablebox.core.cuts.search.planner import last
-from ablebox.core.paper.bare_plan import mm
-from ablebox.core.paper.cut_json import cut_tree
-from ablebox.core.paper.plan_json import project_plan_tree
+from ablebox.core.paper.data.bare_plan import mm
+from ablebox.core.paper.data.cut_json import cut_tree
+from ablebox.core.paper.data.plan_json import project_plan_tree
 from ablebox.core.project.files import load
 from ablebox.core.project.rack_edits import with_saw, with_saw_style
 from ablebox.core.project.tree import Project

@@ -28,8 +28,8 @@ from ablebox.core.finish.faces import Where, faces, total
 from ablebox.core.finish.needs import amounts
 from ablebox.core.log.entry import Entry, EntryKind
 from ablebox.core.order.book import PartState
-from ablebox.core.paper.schedule_out import schedule_csv, schedule_ics, schedule_tree
-from ablebox.core.paper.steps_json import steps_tree
+from ablebox.core.paper.data.schedule_out import schedule_csv, schedule_ics, schedule_tree
+from ablebox.core.paper.data.steps_json import steps_tree
 from ablebox.core.project.bench_edits import ticked, with_state
 from ablebox.core.project.files import load
 from ablebox.core.project.tree import Project

@@ -20,9 +20,9 @@ from ablebox.core.fronts.cell.drawer import Drawer
 from ablebox.core.fronts.face import FaceFronts, Stack
 from ablebox.core.fronts.fit.inset_fit import Inset
 from ablebox.core.lengths import ZERO, inches
-from ablebox.core.paper.assembly_json import assembly_tree
-from ablebox.core.paper.shop_book import shop_book
-from ablebox.core.paper.tables_out import TableForm, table_csv
+from ablebox.core.paper.book.shop_book import shop_book
+from ablebox.core.paper.data.assembly_json import assembly_tree
+from ablebox.core.paper.exports.tables_out import TableForm, table_csv
 from ablebox.core.project.json_format import from_text, to_text
 from ablebox.core.project.tree import DonePiece, Project, new_project
 from ablebox.core.shop.made import Made

@@ -38,7 +38,8 @@ SOURCE = ROOT / "src" / "ablebox"
 ORDER = (
     "core.errors", "core.whole_file", "core.spreadsheets", "core.lengths", "core.units", "core.typed", "core.reckoning", "core.hardware", "core.pitches", "core.reach", "core.order", "core.days", "core.coats", "core.buying", "core.log", "core.fit_book", "core.paper_book", "core.appliances", "core.stock", "core.materials", "core.sag", "core.room",
     "core.assembly", "core.ways", "core.fastening", "core.case", "core.fronts", "core.cabinet", "core.run", "core.project", "core.jigs", "core.parts", "core.cuts",
-    "core.shop", "core.fit", "core.bench", "core.finish", "core.schedule", "core.snags", "core.drawing", "core.paper", "cli", "window",
+    "core.shop", "core.fit", "core.bench", "core.finish", "core.schedule", "core.snags", "core.drawing", "core.paper.lists", "core.paper.data", "core.paper.canvas", "core.paper.book", "core.paper.labels",
+    "core.paper.full_size", "core.paper.exports", "core.paper", "cli", "window",
 )  # fmt: skip
 
 #: The entry point loads the window only when one is wanted.

@@ -22,8 +22,8 @@ from ablebox.core.cuts.checker import check as check_plan
 from ablebox.core.fronts.face import FaceFronts
 from ablebox.core.fronts.fit.overlay import Overlay
 from ablebox.core.lengths import TICKS_PER_MM, Length, inches, millimetres
-from ablebox.core.paper.labels import labels
-from ablebox.core.paper.shop_book import shop_book
+from ablebox.core.paper.book.shop_book import shop_book
+from ablebox.core.paper.labels.labels import labels
 from ablebox.core.project.along_run import one_kick, one_top, stiles_follow
 from ablebox.core.project.tree import Project, new_project
 from ablebox.core.room.reading import Method, Reading

@@ -18,7 +18,7 @@ from PyQt6.QtWidgets import QApplication, QCheckBox, QDialog, QLineEdit, QMenu, 
 
 from ablebox.cli import demo
 from ablebox.core.cuts.checker import check
-from ablebox.core.paper.chapter import Chapter
+from ablebox.core.paper.book.chapter import Chapter
 from ablebox.core.project.files import load
 from ablebox.window import ask
 from ablebox.window.in_background import done_here

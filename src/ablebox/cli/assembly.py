@@ -5,7 +5,7 @@ from __future__ import annotations
 
 import argparse
 
-from ..core.paper.assembly_json import assembly_tree
+from ..core.paper.data.assembly_json import assembly_tree
 from .opened import open_project
 from .output import write_json
 

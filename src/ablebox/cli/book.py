@@ -5,10 +5,10 @@ from __future__ import annotations
 
 import argparse
 
-from ..core.paper.chapter import chapters
-from ..core.paper.page_files import as_svg_files
-from ..core.paper.paper_size import NAMES, paper
-from ..core.paper.shop_book import Wanted, book_pages, paper_of, shop_book
+from ..core.paper.book.chapter import chapters
+from ..core.paper.book.shop_book import Wanted, book_pages, paper_of, shop_book
+from ..core.paper.canvas.page_files import as_svg_files
+from ..core.paper.canvas.paper_size import NAMES, paper
 from ..core.shop.plans import ROUNDS, plan_all
 from .locale import locale
 from .opened import open_project

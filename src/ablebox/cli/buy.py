@@ -5,7 +5,7 @@ from __future__ import annotations
 
 import argparse
 
-from ..core.paper.buy_list import buy_csv, buy_list, buy_tree
+from ..core.paper.lists.buy_list import buy_csv, buy_list, buy_tree
 from ..core.shop.plans import plan_all
 from .opened import open_project
 from .output import write, write_json

@@ -9,8 +9,8 @@ import time
 from ..core.cuts.search.compiled import COMPILED
 from ..core.cuts.search.planner import plan
 from ..core.errors import StockShort
-from ..core.paper.bare_plan import bare_plan_tree
-from ..core.paper.cutplan_csv import read_lists
+from ..core.paper.data.bare_plan import bare_plan_tree
+from ..core.paper.data.cutplan_csv import read_lists
 from .output import write_json
 
 NAME = "cutplan"

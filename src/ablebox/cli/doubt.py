@@ -7,7 +7,7 @@ import argparse
 
 from ..core.bench.clearances import clearances
 from ..core.lengths import millimetres
-from ..core.paper.doubt_json import doubt_tree
+from ..core.paper.data.doubt_json import doubt_tree
 from .opened import open_project
 from .output import write_json
 

@@ -5,12 +5,12 @@ from __future__ import annotations
 
 import argparse
 
-from ..core.paper.html_out import html
-from ..core.paper.model_gltf import gltf
-from ..core.paper.paper_size import paper
-from ..core.paper.part_dxf import part_files
-from ..core.paper.shop_book import paper_of
-from ..core.paper.tables_out import DECIMALS, SEPARATORS, UNITS, TableForm, table_csv, table_ods, table_xlsx
+from ..core.paper.book.shop_book import paper_of
+from ..core.paper.canvas.paper_size import paper
+from ..core.paper.exports.html_out import html
+from ..core.paper.exports.model_gltf import gltf
+from ..core.paper.exports.part_dxf import part_files
+from ..core.paper.exports.tables_out import DECIMALS, SEPARATORS, UNITS, TableForm, table_csv, table_ods, table_xlsx
 from ..core.shop.plans import ROUNDS, plan_all
 from .book import add_paper
 from .locale import locale

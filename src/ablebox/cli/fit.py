@@ -7,7 +7,7 @@ import argparse
 
 from ..core.bench.bench import bench_of
 from ..core.drawing.fit_words import line_words, place_words
-from ..core.paper.fit_json import fit_tree
+from ..core.paper.data.fit_json import fit_tree
 from .opened import open_project
 from .output import write_json
 

@@ -5,10 +5,10 @@ from __future__ import annotations
 
 import argparse
 
-from ..core.paper.label_sheet import label_sheets
-from ..core.paper.labels import labels, printable
-from ..core.paper.paper_size import paper
-from ..core.paper.shop_book import paper_of
+from ..core.paper.book.shop_book import paper_of
+from ..core.paper.canvas.paper_size import paper
+from ..core.paper.labels.label_sheet import label_sheets
+from ..core.paper.labels.labels import labels, printable
 from ..core.shop.plans import plan_all
 from .book import add_paper
 from .locale import locale

@@ -5,7 +5,7 @@ from __future__ import annotations
 
 import argparse
 
-from ..core.paper.log_out import log_csv, log_markdown
+from ..core.paper.data.log_out import log_csv, log_markdown
 from .opened import open_project
 from .output import write
 

@@ -5,9 +5,9 @@ from __future__ import annotations
 
 import argparse
 
-from ..core.paper.cut_list import as_text
-from ..core.paper.parts_json import parts_tree
-from ..core.paper.tables_out import TableForm, table_csv
+from ..core.paper.data.parts_json import parts_tree
+from ..core.paper.exports.tables_out import TableForm, table_csv
+from ..core.paper.lists.cut_list import as_text
 from .opened import open_project
 from .output import write, write_json
 

@@ -5,8 +5,8 @@ from __future__ import annotations
 
 import argparse
 
-from ..core.paper.plan_json import project_plan_tree
-from ..core.paper.sheet_files import sheet_dxf, sheet_files, sheet_svg
+from ..core.paper.data.plan_json import project_plan_tree
+from ..core.paper.exports.sheet_files import sheet_dxf, sheet_files, sheet_svg
 from ..core.shop.plans import ROUNDS, plan_all
 from .opened import open_project
 from .output import write, write_into, write_json

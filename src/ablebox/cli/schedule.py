@@ -8,8 +8,8 @@ from datetime import date, datetime, time
 
 from ..core.bench.bench import bench_of
 from ..core.drawing.bench_words import BenchWords
-from ..core.paper.schedule_out import schedule_csv, schedule_ics, schedule_tree
-from ..core.paper.steps_json import steps_tree
+from ..core.paper.data.schedule_out import schedule_csv, schedule_ics, schedule_tree
+from ..core.paper.data.steps_json import steps_tree
 from ..core.schedule.check import faults
 from ..core.schedule.search import plan_of
 from .opened import open_project

@@ -8,8 +8,8 @@ import argparse
 from ..core.bench.bench import bench_of
 from ..core.bench.replay import replay
 from ..core.drawing.bench_words import BenchWords
-from ..core.paper.assembly_json import assembly_tree
-from ..core.paper.steps_json import steps_tree
+from ..core.paper.data.assembly_json import assembly_tree
+from ..core.paper.data.steps_json import steps_tree
 from .opened import open_project
 from .output import write_json
 

@@ -5,11 +5,11 @@ from __future__ import annotations
 
 import argparse
 
-from ..core.paper.drilling import drilling
-from ..core.paper.paper_size import paper
-from ..core.paper.shop_book import paper_of
-from ..core.paper.story_sticks import story_sticks
-from ..core.paper.templates import templates
+from ..core.paper.book.shop_book import paper_of
+from ..core.paper.canvas.paper_size import paper
+from ..core.paper.full_size.drilling import drilling
+from ..core.paper.full_size.story_sticks import story_sticks
+from ..core.paper.full_size.templates import templates
 from .book import add_paper
 from .locale import locale
 from .opened import open_project

@@ -8,7 +8,7 @@ from PyQt6.QtGui import QDesktopServices, QGuiApplication
 from PyQt6.QtWidgets import QWidget
 
 from .. import __version__
-from ..core.paper.cautions import CAUTIONS
+from ..core.paper.lists.cautions import CAUTIONS
 from . import ask, log
 from .actions import ActionRow
 

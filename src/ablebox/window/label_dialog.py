@@ -10,9 +10,9 @@ from PyQt6.QtWidgets import QCheckBox, QDialog, QHBoxLayout, QLineEdit, QPushBut
 
 from ..cli.locale import locale
 from ..core.cuts.plan import Plan
-from ..core.paper.label_sheet import LabelSheet, label_sheet, label_sheets
-from ..core.paper.labels import labels, printable
-from ..core.paper.shop_book import paper_of
+from ..core.paper.book.shop_book import paper_of
+from ..core.paper.labels.label_sheet import LabelSheet, label_sheet, label_sheets
+from ..core.paper.labels.labels import labels, printable
 from .desk import Desk
 from .printing import asked_and_printed
 from .widgets.choice_box import add_choice, choice_box

@@ -15,10 +15,10 @@ from PyQt6.QtWidgets import QCheckBox, QDialog, QHBoxLayout, QPushButton, QScrol
 from ..cli.locale import locale
 from ..core.cuts.plan import Plan
 from ..core.errors import AbleBoxError
-from ..core.paper.chapter import Chapter
-from ..core.paper.page_set import changes, told_of
-from ..core.paper.paper_size import NAMES, paper
-from ..core.paper.shop_book import Wanted, book_of_project, page_as_svg, paper_of
+from ..core.paper.book.chapter import Chapter
+from ..core.paper.book.page_set import changes, told_of
+from ..core.paper.book.shop_book import Wanted, book_of_project, page_as_svg, paper_of
+from ..core.paper.canvas.paper_size import NAMES, paper
 from ..core.paper_book import PaperBook
 from .desk import Desk
 from .in_background import Apart, done_apart

@@ -7,7 +7,7 @@ from collections.abc import Callable
 
 from PyQt6.QtWidgets import QComboBox, QDialog, QDialogButtonBox, QVBoxLayout, QWidget
 
-from ..core.paper.tables_out import (
+from ..core.paper.exports.tables_out import (
     DECIMALS,
     SEPARATORS,
     UNITS,

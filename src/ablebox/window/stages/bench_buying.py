@@ -9,8 +9,8 @@ from dataclasses import replace
 from PyQt6.QtWidgets import QHBoxLayout, QVBoxLayout
 
 from ...core.buying.book import Buying, BuyState
-from ...core.paper.buy_list import BuyRow, buy_list
-from ...core.paper.buying import money
+from ...core.paper.lists.buy_list import BuyRow, buy_list
+from ...core.paper.lists.buying import money
 from ..desk import Desk
 from ..widgets.choice_box import choice_box
 from ..widgets.words import LinkWords, Words

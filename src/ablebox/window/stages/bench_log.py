@@ -12,7 +12,7 @@ from PyQt6.QtWidgets import QFileDialog, QLineEdit, QPushButton, QVBoxLayout
 
 from ...core.finish.needs import undecided
 from ...core.log.entry import Entry, EntryKind
-from ...core.paper.log_words import KINDS, entry_words
+from ...core.paper.lists.log_words import KINDS, entry_words
 from ...core.project.log_edits import found, open_items
 from ..desk import Desk
 from ..widgets.choice_box import add_choice, choice_box

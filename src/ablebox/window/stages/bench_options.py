@@ -8,8 +8,8 @@ from functools import partial
 
 from PyQt6.QtWidgets import QGridLayout, QPushButton, QVBoxLayout
 
-from ...core.paper.buying import money
-from ...core.paper.options_table import OptionPrice, apart, option_prices
+from ...core.paper.lists.buying import money
+from ...core.paper.lists.options_table import OptionPrice, apart, option_prices
 from ...core.project import option_edits
 from ...core.units import System, Units
 from ..desk import Desk

@@ -7,7 +7,7 @@ from PyQt6.QtWidgets import QHBoxLayout, QVBoxLayout, QWidget
 
 from ...core.drawing.board_view import board_view
 from ...core.lengths import Length
-from ...core.paper.buying import boards_to_buy
+from ...core.paper.lists.buying import boards_to_buy
 from ...core.shop.boards import board_plans
 from ..desk import Desk
 from ..widgets.drawing_view import DrawingView

@@ -7,7 +7,7 @@ from dataclasses import replace
 
 from PyQt6.QtWidgets import QFrame, QHBoxLayout, QPushButton, QScrollArea, QVBoxLayout, QWidget
 
-from ...core.paper.buying import reasons
+from ...core.paper.lists.buying import reasons
 from ...core.project import rack_edits
 from ...core.stock import Rack
 from ..desk import Desk

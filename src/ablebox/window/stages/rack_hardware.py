@@ -10,7 +10,7 @@ from PyQt6.QtGui import QIntValidator
 from PyQt6.QtWidgets import QComboBox, QHBoxLayout, QLineEdit, QPushButton, QWidget
 
 from ...core.hardware import KINDS, Hardware
-from ...core.paper.buying import hardware, reasons
+from ...core.paper.lists.buying import hardware, reasons
 from ...core.project import rack_edits
 from ...core.project.rack_choices import MEMBERS
 from ..desk import Desk

@@ -9,7 +9,7 @@ from PyQt6.QtGui import QPainter, QPaintEvent
 from PyQt6.QtWidgets import QHBoxLayout, QSizePolicy, QVBoxLayout, QWidget
 
 from ...core.drawing.wall_view import wall_view
-from ...core.paper.buying import cost, money
+from ...core.paper.lists.buying import cost, money
 from ...core.shop.plans import verdict
 from .. import theme
 from ..desk import Desk

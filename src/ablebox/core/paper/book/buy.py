@@ -1,0 +1,68 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""What is bought: everything to the last screw, and each piece of hardware with the rule it was chosen by."""
+
+from __future__ import annotations
+
+from ..lists.buy_list import buy_list
+from ..lists.buying import glue, hardware, packets, reasons
+from .chapter import Chapter
+from .pages import EDGE, Column, Pages
+
+
+def buy_pages(book: Pages) -> None:
+    """Write the list to take to the store, and why each piece of hardware is what it is."""
+    rows = buy_list(book.made, book.plans)
+
+    def begin() -> None:
+        book.start(Chapter.BUY, "To buy", "", "A tenth of the fasteners to spare; what is needed first stands first.")
+
+    begin()
+    if not rows:
+        book.words(EDGE, "Nothing is to be bought.", book.wide)
+    wide = book.wide
+    columns = (
+        Column("", 0, "tick"), Column("how many", 88, "end", bold=True, size=12), Column("what", 100, wide=wide * 0.40),
+        Column("sold as", 106 + wide * 0.40, wide=wide * 0.2), Column("step", 106 + wide * 0.67, "end"), Column("how far", 114 + wide * 0.67, wide=wide * 0.12),
+    )  # fmt: skip
+    table = [
+        (
+            "x",
+            row.amount,
+            row.name + (f"; {row.look}" if row.look else ""),
+            row.sold,
+            str(row.first or ""),
+            row.book.state.value,
+        )
+        for row in rows
+    ]
+    if rows:
+        book.table(columns, table, begin)
+    _why(book)
+
+
+def _why(book: Pages) -> None:
+    rows, whys = hardware(book.made), reasons(book.made)
+    told = [(name, pieces, whys[name]) for name, pieces in rows if name in whys]
+    if not told:
+        return
+
+    def begin() -> None:
+        book.start(Chapter.BUY, "Hardware, and why")
+
+    if book.y + 60 > book.bottom:
+        begin()
+    else:
+        book.heading(EDGE, "Hardware, and why")
+    flow = book.flow(2, begin)
+    for name, pieces, why in told:
+        sold = packets(book.made, name, pieces)
+        head = f"{pieces} × {name}" + (f", {sold}" if sold else "")
+        flow.need(book.high(head, flow.wide, bold=True) + book.high(why, flow.wide) + 4)
+        book.words(flow.x, head, flow.wide, bold=True)
+        book.words(flow.x, why, flow.wide)
+        book.y += 4
+    amount = glue(book.made)
+    if amount:
+        flow.need(18)
+        book.words(flow.x, f"{amount} of wood glue, waste included", flow.wide)
+    flow.end()

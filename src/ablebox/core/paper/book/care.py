@@ -1,0 +1,62 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""The last chapter: the usual cautions, how what was built is looked after, and the log."""
+
+from __future__ import annotations
+
+from ..lists.cautions import CAUTIONS
+from ..lists.log_words import KINDS, entry_words
+from .chapter import Chapter
+from .pages import EDGE, Pages
+
+#: How cabinets are looked after (common practice).
+CARE: tuple[tuple[str, str], ...] = (
+    ("First weeks", "Load nothing before glue and finish have cured. Keep doors and drawers shut while the finish is young; leave felt between what would stick."),
+    ("Cleaning", "A damp cloth, then a dry one. No scouring, no water left standing on edges and at the sink; wipe spills from banded edges at once."),
+    ("Doors and drawers", "Screws of hinges and slides work loose in the first year: turn them tight once. Doors that rub are set by the three screws of their hinges."),
+    ("Wood moves", "Solid panels and tops grow and shrink across the grain with the seasons; their screws sit in slots for that. Do not fix what is meant to move."),
+    ("Fastening", "Look at every anchor once a year, and after anything was hung, moved or hit. What stands high stays tied to the wall."),
+)  # fmt: skip
+
+
+def care_pages(book: Pages) -> None:
+    """Write cautions, care and the log."""
+
+    def begin() -> None:
+        book.start(
+            Chapter.CARE, "Cautions and care", "", "Makers' books, local codes and licensed trades have the last word."
+        )
+
+    begin()
+    flow = book.flow(2, begin)
+    for name, text in (*CAUTIONS, *CARE):
+        flow.need(book.high(text, flow.wide) + 26)
+        book.heading(flow.x, name)
+        book.words(flow.x, text, flow.wide)
+        book.y += 8
+    flow.end()
+    _log(book)
+
+
+def _log(book: Pages) -> None:
+    """Write the log, day by day."""
+    project = book.made.project
+    if not project.log:
+        return
+
+    def begin() -> None:
+        book.start(Chapter.CARE, "Log", "", "What was done, decided, learnt and is still open.")
+
+    if book.y + 120 > book.bottom:
+        begin()
+    else:
+        book.heading(EDGE, "Log")
+    flow = book.flow(2, begin)
+    day = None
+    for entry in project.log:
+        text = f"{entry.at:%H:%M}  {KINDS[entry.kind]}: {entry_words(entry)}"
+        flow.need(book.high(text, flow.wide) + (22 if entry.at.date() != day else 0))
+        if entry.at.date() != day:
+            day = entry.at.date()
+            book.heading(flow.x, f"{day:%A}, {day:%Y-%m-%d}", 12)
+        book.words(flow.x, text, flow.wide)
+    flow.end()

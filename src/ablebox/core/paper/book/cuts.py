@@ -1,0 +1,271 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""What a shop book says of cutting: the cut list, every sheet, every setting for all sheets, what a store is asked for, boards."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+
+from ...cuts.plan import Plan
+from ...drawing.board_view import board_view
+from ...lengths import TICKS_PER_MM, Length
+from ...parts.listing import Part
+from ...parts.words import edges, grain
+from ...shop.boards import board_plans
+from ...shop.made import goods_words
+from ...stock import BoardGoods, Goods, Grain
+from ..canvas.pdf_canvas import width_of
+from ..lists.board_words import rip_words
+from ..lists.fence_list import fence_rows, store_lines
+from .chapter import Chapter
+from .pages import EDGE, GUTTER, TYPE, Flow, Pages
+from .sheet_page import sheet_page
+
+#: How far what is cut at a setting stands behind it, in points.
+_SET = 92.0
+#: A cut size in the list, and the boxes to tick beside it, in points.
+_CUT, _TICKS = 13.5, ("cut", "mach", "band")
+
+
+def sheets_pages(book: Pages) -> None:
+    """Write the cut list of what comes from sheets, every sheet, the settings for all of them, and what a store is asked for."""
+    _cut_list(book, Chapter.SHEETS, [goods for goods in book.made.stock if not isinstance(goods, BoardGoods)])
+    for code, plan in book.plans.items():
+        for at in range(len(plan.sheets)):
+            sheet_page(book, code, plan, at)
+    _fence_list(book, book.plans)
+    _store(book, book.plans)
+
+
+def boards_pages(book: Pages) -> None:
+    """Write the cut list of what comes from boards, and which part comes from which board."""
+    _cut_list(book, Chapter.BOARDS, [goods for goods in book.made.stock if isinstance(goods, BoardGoods)])
+    _boards(book)
+
+
+# The cut list
+
+
+@dataclass(frozen=True, slots=True)
+class _Row:
+    """Equal parts of several cases."""
+
+    parts: tuple[Part, ...]
+
+    @property
+    def count(self) -> int:
+        return sum(part.count for part in self.parts)
+
+
+def _alike(parts: Sequence[Part]) -> list[_Row]:
+    """Return parts with those cut alike together, in the order of their codes."""
+    found: dict[object, list[Part]] = {}
+    for part in parts:
+        bands = tuple(sorted((band.edge.words, band.edging.name) for band in part.bands))
+        sizes = (part.cut_length.length, part.cut_width.length, part.length.length, part.width.length)
+        key = (sizes, part.grain, bands, bool(part.machining))
+        found.setdefault(key, []).append(part)
+    return [_Row(tuple(rows)) for rows in found.values()]
+
+
+def _cut_list(book: Pages, chapter: Chapter, stock: Sequence[Goods]) -> None:
+    made = book.made
+    by_goods = [(goods, [part for part in made.parts if part.goods.code == goods.code]) for goods in stock]
+    by_goods = [row for row in by_goods if row[1]]
+    if not by_goods:
+        return
+
+    def begin() -> None:
+        under = "The large size is what the saw is set to, the grain along the first unless it is told; write what came out on the line."
+        book.start(chapter, "Cut list", "", under)
+        _heads(book)
+
+    begin()
+    flow = book.flow(book.columns, begin)
+    for goods, parts in by_goods:
+        rows = sorted(
+            _alike(parts), key=lambda row: (-row.parts[0].cut_width.length.ticks, -row.parts[0].cut_length.length.ticks)
+        )
+        flow.need(58)
+        book.y += 4
+        for line in book.broken(goods_words(goods, made.units), flow.wide, 12.5, True):
+            book.canvas.text(flow.x, book.y, line, 12.5, "start", "ink", True)
+            book.y += 16
+        width: Length | None = None
+        for row in rows:
+            cut_width = row.parts[0].cut_width.length
+            texts = _told(book, row)
+            high = 18 + sum(book.high(text, flow.wide - 8) for text in texts) + 3
+            flow.need(high + (16 if cut_width != width else 0))
+            if cut_width != width or book.y == flow.top:
+                # Parts of one setting stand together.
+                book.canvas.text(flow.x, book.y, f"at {book.write(cut_width)}", TYPE, "start", "ink", True)
+                book.canvas.polyline([(flow.x + 70, book.y), (flow.x + flow.wide, book.y)], "line", 0.8, False)
+                book.y += 16
+                width = cut_width
+            _write_row(book, flow, row, texts)
+    flow.end()
+
+
+def _heads(book: Pages) -> None:
+    """Name the boxes and the line over each column."""
+    wide = (book.wide - (book.columns - 1) * GUTTER) / book.columns
+    for i in range(book.columns):
+        right = EDGE + i * (wide + GUTTER) + wide
+        for k, text in enumerate(_TICKS):
+            book.canvas.text(right - 71 + k * 29, book.y, text, 8.5, "middle", "ink", False)
+        book.canvas.text(right - 112, book.y, "as cut", 8.5, "middle", "ink", False)
+    book.y += 13
+
+
+def _told(book: Pages, row: _Row) -> list[str]:
+    part = row.parts[0]
+    named: dict[str, list[str]] = {}
+    for each in row.parts:
+        named.setdefault(each.name, []).append(each.code + (f" ×{each.count}" if each.count > 1 else ""))
+    told = [f"{', '.join(codes)} {name}" for name, codes in named.items()]
+    if part.bands:
+        told.append(
+            f"finished {book.write(part.length.length)} × {book.write(part.width.length)}, banded {edges(part)}"
+        )
+    if part.grain is not Grain.LENGTH:
+        told.append(f"grain {grain(part)}")
+    return ["; ".join(told)]
+
+
+def _write_row(book: Pages, flow: Flow, row: _Row, texts: Sequence[str]) -> None:
+    part, x, right = row.parts[0], flow.x, flow.x + flow.wide
+    size = f"{book.write(part.cut_length.length)} × {book.write(part.cut_width.length)}"
+    book.canvas.text(x, book.y, f"{row.count} ×", 12, "start", "ink", False)
+    at = x + width_of(f"{row.count} ×", 12, False) + 6
+    book.canvas.text(at, book.y, size, _CUT, "start", "ink", True)
+    end = at + width_of(size, _CUT, True) + 8
+    book.blank(end, book.y, max(20.0, right - 92 - end))
+    for k in range(len(_TICKS)):
+        wanted = (True, bool(part.machining), bool(part.bands))[k]
+        if wanted:
+            book.tick(right - 71 + k * 29 - 5.5, book.y)
+    book.y += 17
+    for text in texts:
+        book.words(x + 8, text, flow.wide - 8)
+    book.y += 3
+
+
+# All sheets at one setting
+
+
+def _fence_list(book: Pages, plans: Mapping[str, Plan]) -> None:
+    """Every setting of a kind of sheet in the order of work, with what is cut at it."""
+
+    def begin() -> None:
+        book.start(
+            Chapter.SHEETS,
+            "Every setting",
+            "",
+            "Set once, for all sheets, until something else is set: the cut's number, the strip by sheet and name, what it gives.",
+        )
+
+    if book.made.project.rack.saw.batch == 1:
+        # Sheet by sheet everything stands on the sheets' own pages already.
+        return
+    started = False
+    for code, plan in plans.items():
+        rows = fence_rows(book.made, code, plan)
+        if not rows:
+            continue
+        if not started or book.y + 90 > book.bottom:
+            begin()
+            started = True
+        count = f"{len(rows)} settings for all sheets" if len(rows) > 1 else "one setting"
+        book.heading(EDGE, f"{book.made.project.rack.sheet_goods(code).name}: {count}")
+        flow = book.flow(book.columns, begin)
+        room = flow.wide - _SET
+        for row in rows:
+            text = "; ".join(row.short())
+            flow.need(book.high(text, room) + 3)
+            book.tick(flow.x, book.y, side=10.0)
+            book.canvas.text(flow.x + 15, book.y, row.by_words, 10, "start", "ink", False)
+            book.canvas.text(flow.x + _SET - 8, book.y, book.write(Length(row.setting)), 13.0, "end", "ink", True)
+            book.words(flow.x + _SET, text, room)
+            book.y += 3
+        flow.end()
+        book.y += 8
+
+
+def _store(book: Pages, plans: Mapping[str, Plan]) -> None:
+    """The rough cuts the store is asked for, where it makes the first ones."""
+    lines = store_lines(book.made, plans)
+    if not lines:
+        return
+
+    def begin() -> None:
+        book.start(
+            Chapter.SHEETS,
+            "Cuts at the store",
+            "",
+            "They are over size and trued up at home. Check each piece before it leaves the saw.",
+        )
+
+    begin()
+    for line in lines:
+        if book.y + book.high(line, book.wide - 20, 12.5) > book.bottom:
+            begin()
+        book.tick(EDGE, book.y)
+        book.words(EDGE + 20, line, book.wide - 20, 12.5)
+        book.y += 4
+
+
+# Boards
+
+
+def _boards(book: Pages) -> None:
+    """Which part is cut from which board."""
+    plans = board_plans(book.made)
+    if not plans:
+        return
+
+    def begin() -> None:
+        under = (
+            "Rip the strips, then cut the longest first; an inch (25 mm) is off each end, and a kerf between two parts."
+        )
+        book.start(Chapter.BOARDS, "Boards", "", under)
+
+    begin()
+    for goods, plan in plans:
+        if book.y + 70 > book.bottom:
+            begin()
+        proven = ": no plan takes less length of board" if plan.proven else ""
+        book.heading(EDGE, f"{goods.name}{proven}")
+        kerf = book.made.project.rack.saw.kerf.ticks
+        long = max(board.plank.length for board in plan.boards) / TICKS_PER_MM
+        scale = book.wide / long
+        for number, board in enumerate(plan.boards, start=1):
+            view = board_view(goods, plan, book.made.units, kerf, number)
+            high = max(board.plank.width / TICKS_PER_MM * scale, 12.0) + 24
+            # Codes of strips too thin to be written on stand below, with a line to them.
+            thin = sum(len(strip.cut.sticks) for strip in board.strips if strip.width / TICKS_PER_MM * scale < _THIN)
+            below = 14.0 * -(-thin // 4)
+            if book.y + high + below > book.bottom:
+                begin()
+            box = (EDGE, book.y, EDGE + board.plank.length / TICKS_PER_MM * scale + 8, book.y + high)
+            book.canvas.draw(
+                view, box, scale, (EDGE - 14, book.y - 4, book.width - EDGE + 14, book.y + high - 2 + below)
+            )
+            book.y += high + below
+        book.y += 10
+        flow = book.flow(2, begin)
+        for number, board in enumerate(plan.boards, start=1):
+            rows = rip_words(number, board, plan, book.write, goods.extra_width, goods.extra_length)
+            for i, text in enumerate(rows):
+                flow.need(book.high(text.strip(), flow.wide - 18))
+                book.tick(flow.x + (0 if i == 0 else 8), book.y, side=BOARD_BOX)
+                book.words(flow.x + (18 if i == 0 else 26), text.strip(), flow.wide - (18 if i == 0 else 26))
+            book.y += 3
+        flow.end()
+        book.y += 8
+
+
+#: A strip thinner than this has no room for its code, in points.
+_THIN = 12.5
+#: The box beside a board, and beside each of its strips.
+BOARD_BOX = 10.5

@@ -1,0 +1,297 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""What a shop book says of machining: settings and blocks, then every part that is machined, equal and mirrored ones drawn once."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, replace
+
+from ...assembly.part import Face, Hand
+from ...drawing.part_view import part_view
+from ...drawing.shapes import Area, Circle, Dimension, Drawing, Path, Shape
+from ...jigs.blocks import Block, blocks, sizes
+from ...jigs.settings import settings
+from ...lengths import Length
+from ...parts.listing import Part
+from ...parts.words import drill, told_once, usual_screw_hole, usual_words
+from .chapter import Chapter
+from .families import Told, families
+from .pages import LEADING, TYPE, Flow, Pages
+
+#: The height of a drawing at most where much and where little is machined, its dimensions not counted, in points.
+_LARGE, _SMALL = 76.0, 36.0
+#: From row to row of dimensions, in points.
+_ROWS = 14.0
+#: From line to line, as a share of the type: short lines under a drawing stand closer.
+_LEADING = 1.15
+#: So few lines are little.
+_FEW = 2
+
+
+@dataclass(slots=True)
+class Drawn:
+    """Parts that one drawing tells.
+
+    Args:
+        parts: as drawn.
+        mirrored: the other way round.
+    """
+
+    parts: list[Part]
+    mirrored: list[Part]
+
+    @property
+    def heading(self) -> str:
+        """Which parts are as drawn and which mirrored."""
+        as_drawn = ", ".join(_counted(part) for part in self.parts)
+        if not self.mirrored:
+            return as_drawn
+        return f"{as_drawn} as drawn; {', '.join(_counted(part) for part in self.mirrored)} mirrored"
+
+    @property
+    def lengths(self) -> bool:
+        """Whether its parts differ in their length."""
+        return len({part.length.length for part in (*self.parts, *self.mirrored)}) > 1
+
+
+def _counted(part: Part) -> str:
+    return part.code + (f" ×{part.count}" if part.count > 1 else "")
+
+
+def machine_pages(book: Pages) -> None:
+    """Write settings and blocks, then the drawings."""
+    _settings(book)
+    _drawings(book)
+
+
+def drawn(book: Pages) -> list[Drawn]:
+    """Return the machined parts with those together that one drawing tells.
+
+    Together stand those of the same form, those that mirror it, and those that differ in nothing but their length: what is told of
+    them, edge by edge, is the same.
+    """
+    found: list[Drawn] = []
+    by_key: dict[object, Drawn] = {}
+    for part in book.made.parts:
+        if not part.machining or not book.shows(part.case):
+            continue
+        view = part_view(part, book.made.units)
+        told = (tuple(told_once(part.machining, book.made.units)), part.goods.code, part.grain, part.width.length)
+        keys: list[object] = [("form", _form(view, 1, 1), told, part.hand)]
+        if not part.outline:
+            bands = tuple(sorted(band.edge.words for band in part.bands))
+            keys.append(("told", told, part.bench_face, bands, part.hand))
+        one = next((by_key[key] for key in keys if key in by_key), None)
+        if one is not None:
+            one.parts.append(part)
+        elif part.hand is not Hand.NONE and (other := _mirror_of(view, told, part.hand, by_key)) is not None:
+            other.mirrored.append(part)
+            # What is like it is mirrored as well.
+            continue
+        else:
+            one = Drawn([part], [])
+            found.append(one)
+            by_key.update(dict.fromkeys(keys, one))
+    return found
+
+
+def _mirror_of(view: Drawing, told: tuple[object, ...], hand: Hand, known: Mapping[object, Drawn]) -> Drawn | None:
+    """Return what has the form of a part turned over, and reads so with left and right changed; ``None`` if nothing does."""
+    lines_of = told[0]
+    assert isinstance(lines_of, tuple)
+    turned = (tuple(_other_hand(text) for text in lines_of), *told[1:])
+    other = Hand.LEFT if hand is Hand.RIGHT else Hand.RIGHT
+    for a, b in ((-1, 1), (1, -1)):
+        found = known.get(("form", _form(view, a, b), turned, other))
+        if found is not None:
+            return found
+    return None
+
+
+def _other_hand(text: str) -> str:
+    """Return a line of work as it reads for the mirrored part."""
+    return _HAND.sub(lambda found: _OTHER[found[0]], text)
+
+
+_OTHER = {Face.LEFT.words: Face.RIGHT.words, Face.RIGHT.words: Face.LEFT.words}
+_HAND = re.compile("|".join(rf"\b{word}\b" for word in _OTHER))
+
+
+def _form(view: Drawing, along: int, across: int) -> tuple[object, ...]:
+    """Return the form of a part as its lines have it, to a hundredth of a millimetre, as it is or turned over."""
+    x0, y0, x1, y1 = view.bounds()
+
+    def at(x: float, y: float) -> tuple[float, float]:
+        return (
+            round(x - x0 if along > 0 else x1 - x, 2), round(y - y0 if across > 0 else y1 - y, 2),
+        )  # fmt: skip
+
+    found: list[object] = []
+    for item in view.items:
+        if isinstance(item, Area):
+            ends = sorted((at(item.x, item.y), at(item.x + item.width, item.y + item.height)))
+            xs, ys = sorted(end[0] for end in ends), sorted(end[1] for end in ends)
+            found.append(("area", *xs, *ys, item.fill, item.line, item.pattern))
+        elif isinstance(item, Circle):
+            found.append(("circle", *at(item.x, item.y), round(item.radius, 2)))
+        elif isinstance(item, Path):
+            found.append(("path", tuple(sorted(at(*point) for point in item.points)), item.colour, item.weight))
+        elif isinstance(item, Shape):
+            found.append(("shape", tuple(sorted(at(*point) for point in item.points))))
+    return tuple(sorted(found, key=repr))
+
+
+def written(book: Pages) -> list[Told]:
+    """Return what is written of every machined part, before those alike but for their sizes stand together."""
+    usual = usual_screw_hole(part.machining for part in book.made.parts)
+    return [_told(book, row, usual) for row in drawn(book)]
+
+
+def _drawings(book: Pages) -> None:
+    rows, usual = written(book), usual_screw_hole(part.machining for part in book.made.parts)
+    if not rows:
+        return
+
+    def begin() -> None:
+        under = "The machined face is up. Thick red edges are banded. Places count from the named edges of the finished part."
+        if usual is not None:
+            under += f" {usual_words(usual, book.made.units)}"
+        book.start(Chapter.MACHINE, "Machining", "", under)
+
+    book.leading = _LEADING
+    begin()
+    flow = book.flow(book.columns, begin)
+    waiting = [(told, _high(book, flow.wide, told)) for told in families(rows)]
+    while waiting:
+        # What still fits into a column goes there: pages are filled, parts stay nearly in their order.
+        at = next((i for i, (_, high) in enumerate(waiting) if book.y + high <= flow.low), 0)
+        if (
+            at
+            and flow.at < flow.columns - 1
+            and book.y + _high(book, flow.wide, waiting[0][0], broken=True) <= flow.low
+        ):
+            # Its lines go on in the column beside.
+            at = 0
+        told, high = waiting.pop(at)
+        _block(book, flow, told, high)
+    flow.end()
+    book.leading = LEADING
+
+
+def _told(book: Pages, row: Drawn, usual: Length | None) -> Told:
+    """Return what is written of parts that one drawing tells."""
+    part, units = row.parts[0], book.made.units
+    view = replace(part_view(part, units), rows=_ROWS)
+    size = f"{book.write(part.length.length)} × {book.write(part.width.length)}"
+    names = ", ".join(dict.fromkeys(each.name for each in row.parts))
+    said = f"{names}, {part.bench_face.words} face up"
+    if row.lengths:
+        # Its length stands in the list.
+        view.items[:] = [
+            replace(item, text="length") if isinstance(item, Dimension) and item.key == part.length.key else item for item in view.items
+        ]  # fmt: skip
+        by_length: dict[str, list[str]] = {}
+        for each in (*row.parts, *row.mirrored):
+            by_length.setdefault(book.write(each.length.length), []).append(each.code)
+        told = "; ".join(f"{', '.join(codes)} {length}" for length, codes in by_length.items())
+        size = f"{book.write(part.width.length)} wide, long: {told}"
+    hand = f", {part.hand.value.upper()} HAND: mark face, front edge and up" if part.hand is not Hand.NONE else ""
+    # Shaped parts, and those that stand with others already, are drawn for themselves.
+    alone = bool(row.mirrored or row.lengths or part.outline)
+    like = (names, said, hand, part.goods.code, part.grain, tuple(sorted(band.edge.words for band in part.bands)))
+    lines = tuple(told_once(part.machining, units, usual))
+    return Told(row.heading, said, size, hand, view, lines, None if alone else like, (part.length.key, part.width.key))
+
+
+def _picture(told: Told, wide: float) -> tuple[float, float]:
+    """Return points in a millimetre, and how high the drawing comes out with what stands around it."""
+    x0, y0, x1, y1 = told.view.bounds()
+    left, low, right, top = told.view.margins()
+    few = len(told.lines) <= _FEW
+    scale = min((wide - left - right) / max(x1 - x0, 1), (_SMALL if few else _LARGE) / max(y1 - y0, 1))
+    return scale, (y1 - y0) * scale + top + low
+
+
+def _high(book: Pages, wide: float, told: Told, broken: bool = False) -> float:
+    """Return how high a part comes out; with its first line of work only, where the others go on elsewhere."""
+    high = book.high_led(f"{told.heading}:", told.words, wide) + _picture(told, wide)[1] + 8
+    below = (*told.lines, *told.values)
+    return high + sum(book.high(text, wide - 16) + 1 for text in (below[:1] if broken else below)) + 12
+
+
+def _block(book: Pages, flow: Flow, told: Told, high: float) -> None:
+    flow.need(min(high, _high(book, flow.wide, told, broken=True)) if flow.at < flow.columns - 1 else high)
+    scale, picture = _picture(told, flow.wide)
+    book.led(flow.x, f"{told.heading}:", told.words, flow.wide)
+    at = book.y - 4
+    around = (flow.x - 2, at - 4, flow.x + flow.wide + 2, at + picture + 4)
+    book.canvas.draw(told.view, (flow.x, at, flow.x + flow.wide, at + picture), scale, around)
+    book.y = at + picture + 12
+    for text in (*told.lines, *told.values):
+        flow.need(book.high(text, flow.wide - 16))
+        book.tick(flow.x, book.y, side=9.5)
+        book.words(flow.x + 16, text, flow.wide - 16, TYPE)
+        book.y += 1
+    book.canvas.polyline([(flow.x, book.y - 2), (flow.x + flow.wide, book.y - 2)], "line", 0.8, False)
+    book.y += 10
+
+
+# Settings and blocks
+
+
+def _settings(book: Pages) -> None:
+    """Fence and jig settings, and the blocks slides are set with."""
+    rows = settings([case for case, _ in book.made.built], book.made.assemblies)
+    made_blocks = blocks(book.made.project, book.made.assemblies)
+    if not rows and not made_blocks:
+        return
+
+    def begin() -> None:
+        book.start(
+            Chapter.MACHINE,
+            "Settings and blocks",
+            "",
+            "Set each once, for all the cases named; write its size on each block.",
+        )
+
+    begin()
+    flow = book.flow(2, begin)
+    for row in rows:
+        head = f"{row.what[:1].upper()}{row.what[1:]} · case{'s' if len(row.cases) > 1 else ''} {', '.join(row.cases)}"
+        told = [
+            f"{size.words} {drill(size.length, book.made.units) if size.bit else book.write(size.length)}"
+            for size in row.sizes
+        ]
+        text = " · ".join(told)
+        flow.need(book.high(head, flow.wide, 12, True) + book.high(text, flow.wide - 16) + 6)
+        book.words(flow.x, head, flow.wide, 12, bold=True)
+        book.tick(flow.x, book.y, side=9.5)
+        book.words(flow.x + 16, text, flow.wide - 16)
+        book.y += 6
+    _blocks(book, flow, made_blocks)
+    flow.end()
+
+
+def _blocks(book: Pages, flow: Flow, rows: Sequence[Block]) -> None:
+    """The blocks to cut, each with what it sets."""
+    if not rows:
+        return
+    flow.need(50)
+    book.heading(flow.x, "Blocks, cut from offcuts")
+    for block in rows:
+        kept = ", kept with the shop" if block.kept else ", cut with the parts" if block.among_parts else ""
+        head = f"{block.code}: {_size(book, block)}{kept}"
+        uses = "; ".join(block.uses)
+        flow.need(book.high(head, flow.wide - 16, bold=True) + book.high(uses, flow.wide - 16) + 3)
+        book.tick(flow.x, book.y, side=9.5)
+        book.words(flow.x + 16, head, flow.wide - 16, bold=True)
+        book.words(flow.x + 16, uses, flow.wide - 16)
+        book.y += 3
+
+
+def _size(book: Pages, block: Block) -> str:
+    """Say what to cut: a block to its length, or a strip planed to its thickness where that is less than a saw cuts."""
+    if block.is_shim:
+        return f"shim, planed {book.write(block.sets)} thick"
+    return " × ".join(book.write(each) for each in sizes(book.made.project, block))

@@ -1,0 +1,414 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Pages of the shop book: the heading with its large tag, columns, tables, boxes to tick, lines to write on, the foot."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Collection, Iterator, Mapping, Sequence
+from dataclasses import dataclass
+
+from ...cuts.plan import Plan
+from ...drawing.shapes import Drawing
+from ...shop.made import Made
+from ..canvas.paper_size import Paper
+from ..canvas.pdf_canvas import PdfCanvas, width_of
+from ..canvas.recorded import Box, Page, Recorder
+from .chapter import Chapter
+
+#: Width of the margin, of the gap between columns, and the size of the tag in the heading, in points.
+EDGE, GUTTER, TAG = 40.0, 20.0, 46.0
+#: The size of text, the share of it from line to line, small type, and the box that is ticked, in points.
+TYPE, LEADING, SMALL, BOX = 11.5, 1.24, 9.5, 11.0
+#: How wide a column of text is at least, in points.
+_COLUMN = 250.0
+#: Where the foot begins, from the lower edge of the page.
+_FOOT = 44.0
+
+
+@dataclass(frozen=True, slots=True)
+class Column:
+    """A column of a table.
+
+    Args:
+        heading: over it.
+        x: where it stands, from the left edge of the table, in points.
+        anchor: ``start`` or ``end``; ``tick`` for a box, ``blank`` for a line to write on, as long as ``wide``.
+        wide: how wide what stands in it may be; it is broken into lines there. 0 for no limit.
+        bold: whether it is bold.
+        size: of its type.
+    """
+
+    heading: str
+    x: float
+    anchor: str = "start"
+    wide: float = 0.0
+    bold: bool = False
+    size: float = TYPE
+
+
+class Pages:
+    """The pages of a shop book as they are written.
+
+    Args:
+        made: what was made.
+        plans: the cut plan of each kind of sheet, by its code.
+        paper: the size of its pages.
+        date: as it stands at the foot; empty for none.
+        revision: number of the page set; 0 where nothing was printed yet.
+        cases: letters of the cases that are told one by one; empty for all.
+    """
+
+    def __init__(
+        self, made: Made, plans: Mapping[str, Plan], paper: Paper, date: str = "", revision: int = 0, cases: Collection[str] = (),
+    ) -> None:  # fmt: skip
+        self.made, self.plans, self.write = made, plans, made.units.write
+        self.paper, self.date, self.revision = paper, date, revision
+        self.cases = cases
+        self.width, self.height = paper.size
+        self.pages: list[Page] = []
+        self.y = 0.0
+        #: From line to line, as a share of the size of type.
+        self.leading = LEADING
+        self._codes = {part.code for part in made.parts}
+
+    # Pages
+
+    @property
+    def page(self) -> Page:
+        """The page at hand."""
+        return self.pages[-1]
+
+    @property
+    def canvas(self) -> Recorder:
+        """What is written on at the page at hand."""
+        return Recorder(self.page)
+
+    @property
+    def bottom(self) -> float:
+        """Down to where a page may be written on."""
+        return self.height - _FOOT - 8
+
+    @property
+    def wide(self) -> float:
+        """How wide the space between the margins is."""
+        return self.width - 2 * EDGE
+
+    def start(self, chapter: Chapter, title: str, tag: str = "", under: str = "", right: Sequence[str] = ()) -> None:
+        """Start a page.
+
+        Args:
+            chapter: it belongs to.
+            title: in large type.
+            tag: what stands in the box beside it, read across the shop; empty for none.
+            under: below the title, in a line.
+            right: lines at the right, below the chapter's name.
+        """
+        self.pages.append(Page(self.paper.size, chapter.value, title))
+        canvas, top = self.canvas, EDGE - 8
+        left = EDGE
+        if tag:
+            size = min(27.0, 27.0 * (TAG - 10) / max(1.0, width_of(tag, 27.0, True)))
+            corners = [(EDGE, top), (EDGE + TAG, top), (EDGE + TAG, top + TAG), (EDGE, top + TAG)]
+            canvas.polygon(corners, "", "ink", 2.4, False)
+            canvas.text(EDGE + TAG / 2, top + TAG / 2, tag, size, "middle", "ink", True)
+            left += TAG + 12
+        rows = [chapter.words, *right]
+        beside = max(width_of(row, 12.0 if i == 0 else TYPE, i == 0) for i, row in enumerate(rows))
+        room = self.width - EDGE - beside - 14 - left
+        size = 18.0
+        while width_of(title, size, True) > room and size > 13:
+            size -= 0.5
+        lines = self.broken(title, room, size, True)
+        at = top + 12
+        for line in lines[:2]:
+            canvas.text(left, at, line, size, "start", "ink", True)
+            at += size * 1.1
+        if under:
+            at = max(at, top + 33)
+            for line in self.broken(under, room, TYPE)[:3]:
+                canvas.text(left, at, line, TYPE, "start", "ink", False)
+                at += TYPE * self.leading
+        for i, row in enumerate(rows):
+            canvas.text(self.width - EDGE, top + 10 + i * 15, row, 12.0 if i == 0 else TYPE, "end", "ink", i == 0)
+        rule = max(top + TAG + 6, at - 3, top + 4 + len(rows) * 15)
+        canvas.polyline([(EDGE, rule), (self.width - EDGE, rule)], "ink", 2.0, False)
+        self.y = rule + 16
+
+    def finish(self) -> list[Page]:
+        """Write the foot of every page, and return them."""
+        project = self.made.project
+        names = [f"{project.name} · {project.place}", project.name] if project.place else [project.name]
+        for number, page in enumerate(self.pages, start=1):
+            canvas, at = Recorder(page), self.height - _FOOT + 12
+            canvas.polyline([(EDGE, at - 12), (self.width - EDGE, at - 12)], "quiet", 0.8, False)
+            middle = [
+                self.date, f"page set {self.revision}" if self.revision else "", f"sizes in {self.made.units.words}",
+                f"scale {page.scale}" if page.scale else "",
+            ]  # fmt: skip
+            last = f"page {number} of {len(self.pages)}"
+            canvas.text(self.width - EDGE, at, last, 11.5, "end", "ink", True)
+            told = " · ".join(each for each in middle if each)
+            canvas.text(self.width / 2 + 20, at, told, 10, "middle", "ink", False)
+            room = self.width / 2 + 20 - width_of(told, 10, False) / 2 - EDGE - 10
+            name = next((each for each in names if width_of(each, 10, False) <= room), project.name)
+            canvas.text(EDGE, at, cut_to(name, 10, room), 10, "start", "ink", False)
+        return self.pages
+
+    def shows(self, letter: str) -> bool:
+        """Whether a case is among those that are told one by one; what belongs to no case is told with all of them."""
+        return not self.cases or letter in self.cases
+
+    # Words
+
+    def broken(self, text: str, width: float, size: float, bold: bool = False) -> list[str]:
+        """Return a text in lines that fit a width; a whole number stays with its fraction."""
+        return [" ".join(line) for line in self._lines(text, width, size, bold)]
+
+    def _lines(self, text: str, width: float, size: float, bold: bool, lead: int = 0) -> list[list[str]]:
+        lines: list[list[str]] = [[]]
+        long, space = 0.0, width_of(" ", size, bold)
+        for i, word in enumerate(_tokens(text)):
+            here = width_of(word, size, bold or i < lead or self._is_code(word))
+            if lines[-1] and long + space + here > width:
+                lines.append([])
+                long = 0.0
+            long += here + (space if lines[-1] else 0.0)
+            lines[-1].append(word)
+        return lines
+
+    def _is_code(self, word: str) -> bool:
+        return word.strip(",.;:()").partition(".")[0] in self._codes
+
+    def words(
+        self, x: float, text: str, width: float, size: float = TYPE, colour: str = "ink", bold: bool = False
+    ) -> None:
+        """Write a paragraph in lines, codes of parts bold, and go down below it."""
+        for line in self._lines(text, width, size, bold):
+            self.line(x, line, size, colour, bold)
+            self.y += size * self.leading
+
+    def line(
+        self, x: float, words: Sequence[str], size: float, colour: str = "ink", bold: bool = False, lead: int = 0
+    ) -> None:
+        """Write the words of one line, codes of parts bold, and as many words at its beginning as are told."""
+        canvas, space = self.canvas, width_of(" ", size, bold)
+        run: list[str] = []
+
+        def put(heavy: bool) -> None:
+            nonlocal x
+            if run:
+                text = " ".join(run)
+                canvas.text(x, self.y, text, size, "start", colour, heavy)
+                x += width_of(text, size, heavy) + space
+                run.clear()
+
+        was = bold
+        for i, word in enumerate(words):
+            heavy = bold or i < lead or self._is_code(word)
+            if heavy is not was:
+                put(was)
+            was = heavy
+            run.append(word)
+        put(was)
+
+    def led(self, x: float, lead: str, text: str, width: float, size: float = TYPE) -> None:
+        """Write a paragraph that begins with bold words, and go down below it."""
+        first = len(list(_tokens(lead)))
+        for line in self._lines(f"{lead} {text}".strip(), width, size, False, first):
+            self.line(x, line, size, lead=first)
+            first = max(0, first - len(line))
+            self.y += size * self.leading
+
+    def high_led(self, lead: str, text: str, width: float, size: float = TYPE) -> float:
+        """Return how high a paragraph that begins with bold words comes out."""
+        return (
+            len(self._lines(f"{lead} {text}".strip(), width, size, False, len(list(_tokens(lead)))))
+            * size
+            * self.leading
+        )
+
+    def high(self, text: str, width: float, size: float = TYPE, bold: bool = False) -> float:
+        """Return how high a paragraph comes out."""
+        return len(self._lines(text, width, size, bold)) * size * self.leading
+
+    def heading(self, x: float, text: str, size: float = 13.0) -> None:
+        """Write a heading."""
+        self.canvas.text(x, self.y, text, size, "start", "ink", True)
+        self.y += size * 1.35
+
+    # Boxes and lines
+
+    def tick(self, x: float, y: float, done: bool = False, side: float = BOX) -> None:
+        """Draw a box to tick, its left edge at ``x`` and its middle at ``y``."""
+        top, canvas = y - side / 2, self.canvas
+        canvas.polygon([(x, top), (x + side, top), (x + side, top + side), (x, top + side)], "", "ink", 1.2, False)
+        if done:
+            canvas.polyline(
+                [(x + 2, y), (x + side * 0.42, y + side * 0.3), (x + side - 1, y - side * 0.4)], "ink", 1.6, False
+            )
+
+    def blank(self, x: float, y: float, wide: float) -> None:
+        """Draw a line to write on."""
+        self.canvas.polyline([(x, y + 5), (x + wide, y + 5)], "ink", 0.9, False)
+
+    def rule(self, x: float, wide: float, colour: str = "line", weight: float = 0.8) -> None:
+        """Draw a line across."""
+        self.canvas.polyline([(x, self.y), (x + wide, self.y)], colour, weight, False)
+
+    @property
+    def columns(self) -> int:
+        """How many columns of text and small drawings stand beside each other."""
+        return max(1, int(self.wide // _COLUMN))
+
+    # Drawings
+
+    def draw(self, drawing: Drawing, box: Box, scale: float | None = None) -> float:
+        """Draw something into a rectangle; return points in a millimetre."""
+        keep = (EDGE - 14, max(EDGE - 6, box[1] - 12), self.width - EDGE + 14, self.bottom + 6)
+        return self.canvas.draw(drawing, box, scale, keep)
+
+    def told_scale(self, scale: float) -> None:
+        """Note what the drawing of the page is to scale."""
+        self.page.scale = f"1 : {round(72 / 25.4 / scale, 1):g}"
+
+    # Flowing text and tables
+
+    def flow(self, columns: int, again: Callable[[], None]) -> Flow:
+        """Return columns from here to the foot of the page, going on over further pages.
+
+        Args:
+            columns: how many beside each other.
+            again: starts a further page.
+        """
+        return Flow(self, columns, again)
+
+    def table(
+        self, columns: Sequence[Column], rows: Sequence[Sequence[str]], again: Callable[[], None], gap: float = 4.0
+    ) -> None:
+        """Write a table over the width of the page; its heading stands on every page."""
+
+        def head() -> None:
+            for column in columns:
+                anchor = column.anchor if column.anchor in ("start", "end") else "start"
+                self.canvas.text(EDGE + column.x, self.y, column.heading, SMALL, anchor, "ink", False)
+            self.y += 8
+            self.rule(EDGE, self.wide, "ink", 1.0)
+            self.y += 11
+
+        if self.y + 50 > self.bottom:
+            again()
+        head()
+        for row in rows:
+            cells = [
+                self.broken(text, column.wide, column.size, column.bold) if column.wide and text and column.anchor in ("start", "end") else [text]
+                for column, text in zip(columns, row, strict=True)
+            ]  # fmt: skip
+            lines = max(len(cell) for cell in cells)
+            largest = max(column.size for column in columns)
+            high = lines * largest * self.leading + gap
+            if self.y + high > self.bottom:
+                again()
+                head()
+            top = self.y
+            for column, cell in zip(columns, cells, strict=True):
+                x = EDGE + column.x
+                if column.anchor == "tick":
+                    if cell[0]:
+                        self.tick(x, top, cell[0] == "done")
+                elif column.anchor == "blank":
+                    self.blank(x, top, column.wide)
+                else:
+                    for i, text in enumerate(cell):
+                        self.canvas.text(
+                            x, top + i * largest * self.leading, text, column.size, column.anchor, "ink", column.bold
+                        )
+            self.y = top + high
+        self.y += 6
+
+
+class Flow:
+    """Columns that are filled one after another, page after page.
+
+    Args:
+        book: the pages.
+        columns: how many beside each other.
+        again: starts a further page.
+    """
+
+    def __init__(self, book: Pages, columns: int, again: Callable[[], None]) -> None:
+        self.book, self.columns, self.again = book, columns, again
+        self.top, self.at = book.y, 0
+        self.deepest = book.y
+        #: Down to where columns go on this page; the last of them down to the foot whatever is said.
+        self.low = book.bottom
+        self.last_low = book.bottom
+
+    @property
+    def wide(self) -> float:
+        """How wide a column is."""
+        return (self.book.wide - (self.columns - 1) * GUTTER) / self.columns
+
+    @property
+    def x(self) -> float:
+        """The left edge of the column at hand."""
+        return EDGE + self.at * (self.wide + GUTTER)
+
+    def need(self, height: float) -> None:
+        """Go on in the next column where there is no room left for so much."""
+        book = self.book
+        self.deepest = max(self.deepest, book.y)
+        low = self.last_low if self.at == self.columns - 1 else self.low
+        if book.y + height <= low or book.y == self.top:
+            return
+        self.at += 1
+        if self.at == self.columns:
+            self.again()
+            self.at, self.top, self.low, self.last_low = 0, book.y, book.bottom, book.bottom
+            self.deepest = book.y
+        book.y = self.top
+
+    def end(self) -> None:
+        """Go on below all columns."""
+        self.book.y = max(self.deepest, self.book.y)
+        self.columns, self.at = 1, 0
+
+
+def cut_to(text: str, size: float, width: float, bold: bool = False) -> str:
+    """Return a text that fits a width, its end left away where it is longer."""
+    if width_of(text, size, bold) <= width:
+        return text
+    while text and width_of(f"{text}…", size, bold) > width:
+        text = text[:-1].rstrip()
+    return f"{text}…" if text else ""
+
+
+def _tokens(text: str) -> Iterator[str]:
+    """Return the words of a text; a whole number stays with its fraction, and a cross with what follows it."""
+    held = ""
+    for word in text.split():
+        joined = f"{held} {word}" if held else word
+        last = held.rpartition(" ")[2]
+        if held and not (last.isdigit() and "/" in word and word[:1].isdigit()) and last not in ("×", "="):
+            yield held
+            joined = word
+        held = joined
+    if held:
+        yield held
+
+
+def pdf_of(pages: Sequence[Page], title: str) -> bytes:
+    """Return pages as PDF, with an outline of their chapters and titles, and links between them."""
+    size = pages[0].size if pages else (612.0, 792.0)
+    canvas = PdfCanvas(size, title)
+    told: set[str] = set()
+    for number, page in enumerate(pages):
+        if number:
+            canvas.next_page(page.size)
+        if page.chapter not in told:
+            told.add(page.chapter)
+            words = next((each.words for each in Chapter if each.value == page.chapter), page.chapter.capitalize())
+            canvas.mark(f"chapter-{page.chapter}", words, 0)
+        canvas.mark(page.key or f"page-{number + 1}", page.title, 1)
+        page.play(canvas)
+        for box, key in page.links:
+            canvas.link(box, key)
+    return canvas.finish()

@@ -1,0 +1,52 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""How a board is cut, in words: the strips it is ripped into, and what comes off each."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+
+from ...cuts.boards import Stick
+from ...cuts.rips import Ripped, RipPlan, Strip
+from ...lengths import ZERO, Length
+
+
+def rip_words(
+    number: int,
+    board: Ripped,
+    plan: RipPlan,
+    write: Callable[[Length], str],
+    wider: Length = ZERO,
+    longer: Length = ZERO,
+) -> list[str]:
+    """Return what to do with a board: one line for it, one for each strip; ripped first, then planed, then cut to size.
+
+    Args:
+        number: of the board.
+        board: with its strips.
+        plan: the plan it belongs to.
+        write: how sizes are written.
+        wider: how much wider than needed strips are ripped first, to be jointed and planed.
+        longer: how much longer than needed pieces are cut first.
+    """
+    plank = board.plank
+    whole = f"{number}. {plank.code}, {write(Length(plank.length))} long"
+    if plank.count is not None:
+        whole += ", from the rack" + (f", beginning {write(Length(plank.at))} from its end" if plank.at else "")
+    lines = []
+    for strip in board.strips:
+        pieces = ", ".join(_piece(stick, strip, plan, write, longer) for stick in strip.cut.sticks)
+        rest = f"; {write(Length(strip.cut.rest))} left" if strip.cut.rest else ""
+        steps = [f"rip {write(Length(strip.width))}"] if strip.width < plank.width else []
+        if wider:
+            steps.append(f"joint an edge and plane to {write(Length(strip.width) - wider)}")
+        lines.append(f"{', '.join(steps)}: {pieces}{rest}" if steps else f"{pieces}{rest}")
+    if len(lines) == 1:
+        return [f"{whole}: {lines[0]}"]
+    return [whole, *(f"     {line}" for line in lines)]
+
+
+def _piece(stick: Stick, strip: Strip, plan: RipPlan, write: Callable[[Length], str], longer: Length) -> str:
+    width = plan.widths.get(stick.code, strip.width)
+    narrower = f", then ripped to {write(Length(width))}" if width < strip.width else ""
+    squared = f", squared to {write(Length(stick.length) - longer)} after planing" if longer else ""
+    return f"{stick.code} at {write(Length(stick.length))}{narrower}{squared}"
