@@ -13,7 +13,9 @@ from dataclasses import replace
 from datetime import date
 from random import Random
 from typing import Any
+from unittest import mock
 
+import segno
 from pypdf import PdfReader
 
 from ablebox.cli import demo
@@ -189,6 +191,19 @@ class Book(Demo):
             [usual_paper(*row).name for row in (("en_US.UTF-8", System.MM), ("de_DE", System.INCH), ("", System.INCH))],
             ["letter", "a4", "letter"],
         )
+
+    def test_what_is_scanned_reads_the_same_everywhere(self) -> None:
+        """Some readers take a Latin-1 × for another letter: codes are plain ASCII, and UTF-8 where names ask for more."""
+        made = Made(replace(self.made.project, rack=replace(self.made.project.rack, goods=tuple(
+            replace(goods, name=f"Sperrholz für {goods.name}") for goods in self.made.project.rack.goods))))  # fmt: skip
+        with mock.patch("segno.make", wraps=segno.make) as make:
+            labels(self.made, self.plans)
+            self.assertTrue(all(call.args[0].isascii() and call.kwargs["encoding"] is None for call in make.mock_calls))
+            make.reset_mock()
+            labels(made, plan_all(made, 10))
+            wide = [call for call in make.mock_calls if not call.args[0].isascii()]
+            self.assertTrue(wide)
+            self.assertTrue(all(call.kwargs["encoding"] == "utf-8" for call in wide))
 
     def test_what_is_kept_and_is_no_more_loses_nothing(self) -> None:
         """Letters of deleted cases, and labels nobody knows; a mirrored part keeps its code where lengths differ."""

@@ -153,7 +153,10 @@ def _picture(canvas: Canvas, box: tuple[float, float, float, float], part: Part)
 
 
 def _qr(canvas: Canvas, x: float, y: float, side: float, text: str) -> None:
-    rows = [list(row) for row in segno.make(text, error="m", micro=False).matrix]
+    # Of Latin-1, which a maker takes first, some readers make other letters; plain ASCII and UTF-8 they all read.
+    text = text.replace("×", "x")
+    code = segno.make(text, error="m", micro=False, encoding=None if text.isascii() else "utf-8")
+    rows = [list(row) for row in code.matrix]
     dot = side / len(rows)
     for j, row in enumerate(rows):
         start = None
