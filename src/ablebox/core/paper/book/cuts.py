@@ -18,11 +18,13 @@ from ..canvas.pdf_canvas import width_of
 from ..lists.board_words import rip_words
 from ..lists.fence_list import fence_rows, store_lines
 from .chapter import Chapter
-from .pages import EDGE, GUTTER, TYPE, Flow, Pages
+from .pages import EDGE, GUTTER, LEADING, TYPE, Flow, Pages
 from .sheet_page import sheet_page
 
 #: How far what is cut at a setting stands behind it, in points.
 _SET = 92.0
+#: From line to line in the list, as a share of the type.
+_LEADING = 1.16
 #: A cut size in the list, and the boxes to tick beside it, in points.
 _CUT, _TICKS = 13.5, ("cut", "mach", "band")
 
@@ -82,6 +84,7 @@ def _cut_list(book: Pages, chapter: Chapter, stock: Sequence[Goods]) -> None:
 
     begin()
     flow = book.flow(book.columns, begin)
+    book.leading = _LEADING
     for goods, parts in by_goods:
         rows = sorted(
             _alike(parts), key=lambda row: (-row.parts[0].cut_width.length.ticks, -row.parts[0].cut_length.length.ticks)
@@ -95,7 +98,7 @@ def _cut_list(book: Pages, chapter: Chapter, stock: Sequence[Goods]) -> None:
         for row in rows:
             cut_width = row.parts[0].cut_width.length
             texts = _told(book, row)
-            high = 18 + sum(book.high(text, flow.wide - 8) for text in texts) + 3
+            high = 18 + sum(book.high(text, flow.wide - 8) for text in texts) + 1
             flow.need(high + (16 if cut_width != width else 0))
             if cut_width != width or book.y == flow.top:
                 # Parts of one setting stand together.
@@ -105,6 +108,7 @@ def _cut_list(book: Pages, chapter: Chapter, stock: Sequence[Goods]) -> None:
                 width = cut_width
             _write_row(book, flow, row, texts)
     flow.end()
+    book.leading = LEADING
 
 
 def _heads(book: Pages) -> None:
@@ -125,9 +129,10 @@ def _told(book: Pages, row: _Row) -> list[str]:
         named.setdefault(each.name, []).append(each.code + (f" ×{each.count}" if each.count > 1 else ""))
     told = [f"{', '.join(codes)} {name}" for name, codes in named.items()]
     if part.bands:
-        told.append(
-            f"finished {book.write(part.length.length)} × {book.write(part.width.length)}, banded {edges(part)}"
-        )
+        finished = part.length.length, part.width.length
+        differs = finished != (part.cut_length.length, part.cut_width.length)
+        size = f"finished {book.write(finished[0])} × {book.write(finished[1])}, " if differs else ""
+        told.append(f"{size}banded {edges(part)}")
     if part.grain is not Grain.LENGTH:
         told.append(f"grain {grain(part)}")
     return ["; ".join(told)]
@@ -148,7 +153,7 @@ def _write_row(book: Pages, flow: Flow, row: _Row, texts: Sequence[str]) -> None
     book.y += 17
     for text in texts:
         book.words(x + 8, text, flow.wide - 8)
-    book.y += 3
+    book.y += 1
 
 
 # All sheets at one setting

@@ -83,7 +83,7 @@ def _cut_list(made: Made) -> Iterator[str]:
             told = f"{part.count} × <span class=size>{escape(size)}</span> <b>{part.code}</b> {escape(part.name)}"
             if part.bands:
                 finished = f"{write(part.length.length)} × {write(part.width.length)}"
-                told += escape(f"; finished {finished}, banded {edges(part)}")
+                told += escape(f"; {f'finished {finished}, ' if finished != size else ''}banded {edges(part)}")
             yield _tick(f"cut-{part.code}", told)
 
 

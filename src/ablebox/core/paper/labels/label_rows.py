@@ -87,7 +87,7 @@ def _of_piece(made: Made, part: Part, piece: str, source: str, turned: bool) -> 
     case = "" if part.case in (LOOSE, FILLER, STRIP, JIG) else f"case {part.case}, "
     face = f"{part.bench_face.words} face up"
     also = [
-        f"finished {size}" if part.bands else "",
+        f"finished {size}" if size != cut else "",
         f"{part.hand.value.upper()} HAND, {face}" if part.hand.value else face,
         f"next: {_next(part)}",
         f"{case}{source}",
