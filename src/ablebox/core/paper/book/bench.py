@@ -26,8 +26,8 @@ from .pages import EDGE, GUTTER, LEADING, TYPE, Flow, Pages
 
 #: How far words stand behind box and number, the height of a picture, the pages a case may take, and
 #: from line to line where they would be more.
-_INDENT, _PICTURE, _MOST, _TIGHT = 36.0, 84.0, 2, 1.12
-#: A sentence is said once for all where it names no part, is so long, and would stand so often.
+_INDENT, _PICTURE, _MOST, _TIGHT, _TIGHTEST = 36.0, 84.0, 2, 1.12, 1.06
+#: A sentence is said once for all where it names no part, counts nothing, is so long, and would stand so often.
 _LONG, _OFTEN = 24, 3
 #: Steps that are shown, the hardest to see first.
 _SHOWN = (
@@ -91,17 +91,18 @@ def bench_pages(book: Pages) -> None:
         else:
             groups.append(([case.letter], mine, told))
     once = _said_once([told for _, _, told in groups])
-    if once:
-        _for_all(book, groups, once)
     beside = [
         (letters[0], [_without(each, once) for each in told])
         for letters, _, told in groups
         if not bench.is_case(letters[0])
     ]
+    # Blocks are made first; what belongs to no case stands below what holds for all, where there is room.
+    book.leading = _TIGHT
+    _beside(book, beside, _for_all(book, groups, once) if once else None)
+    book.leading = LEADING
     for letters, _, told in groups:
         if bench.is_case(letters[0]):
             _case(book, letters, [_without(each, once) for each in told])
-    _beside(book, beside)
 
 
 def _told(book: Pages, words: BenchWords, letter: str, step: Step, number: int) -> Told:
@@ -128,7 +129,7 @@ def _said_once(cases: Sequence[Sequence[Told]]) -> set[str]:
         for told in cases
         for each in told
         for text in dict.fromkeys((*each.said, each.wait))
-        if len(text) >= _LONG and not _CODE.search(text)
+        if len(text) >= _LONG and not _CODE.search(text) and not text[0].isdigit()
     )
     return {text for text, count in seen.items() if count >= _OFTEN} if len(cases) > 1 else set()
 
@@ -138,8 +139,8 @@ def _without(told: Told, once: set[str]) -> Told:
     return replace(told, said=said, wait="" if told.wait in once else told.wait)
 
 
-def _for_all(book: Pages, groups: Sequence[tuple[list[str], CaseSteps, list[Told]]], once: set[str]) -> None:
-    """Write what holds for every case, by the steps it belongs to."""
+def _for_all(book: Pages, groups: Sequence[tuple[list[str], CaseSteps, list[Told]]], once: set[str]) -> Flow:
+    """Write what holds for every case, by the steps it belongs to; return where it goes on."""
     by_step: dict[What, tuple[str, list[str]]] = {}
     waits: list[str] = []
     left = set(once)
@@ -163,14 +164,14 @@ def _for_all(book: Pages, groups: Sequence[tuple[list[str], CaseSteps, list[Told
         )
 
     begin()
-    flow = book.flow(2, begin)
+    flow = book.flow(book.columns, begin)
     for title, sentences in rows:
         text = " ".join(sentences)
         flow.need(book.high(text, flow.wide) + 20)
         book.words(flow.x, title, flow.wide, 12.5, bold=True)
         book.words(flow.x, text, flow.wide)
         book.y += 6
-    flow.end()
+    return flow
 
 
 # One case, or several built alike
@@ -197,10 +198,11 @@ def _case(book: Pages, letters: Sequence[str], told: Sequence[Told]) -> None:
         book.words(EDGE, first, book.wide)
         book.y += 4
     pictures = _pictures(book, letters, told, book.y, top)
-    if pictures is None:
-        # Lines a little closer, where two pages would not do.
-        book.leading = _TIGHT
-        pictures = _pictures(book, letters, told, book.y, top)
+    for leading in (_TIGHT, _TIGHTEST):
+        if pictures is None:
+            # Lines a little closer, where two pages would not do.
+            book.leading = leading
+            pictures = _pictures(book, letters, told, book.y, top)
     flow = book.flow(book.columns, begin)
     for each in told:
         if each.gate:
@@ -210,16 +212,22 @@ def _case(book: Pages, letters: Sequence[str], told: Sequence[Told]) -> None:
     book.leading = LEADING
 
 
-def _beside(book: Pages, rows: Sequence[tuple[str, Sequence[Told]]]) -> None:
+def _beside(book: Pages, rows: Sequence[tuple[str, Sequence[Told]]], flow: Flow | None) -> None:
     """Write the steps of what belongs to no case: blocks, fillers, strips, loose parts."""
     if not rows:
+        if flow is not None:
+            flow.end()
         return
 
     def begin() -> None:
         book.start(Chapter.BENCH, "Beside the cases")
 
-    begin()
-    flow = book.flow(book.columns, begin)
+    if flow is None:
+        begin()
+        flow = book.flow(book.columns, begin)
+    else:
+        flow.again = begin
+        book.y += 6
     for letter, told in rows:
         flow.need(70.0)
         book.heading(flow.x, NAMES[letter][:1].upper() + NAMES[letter][1:])
@@ -263,7 +271,7 @@ def _pictures(book: Pages, letters: Sequence[str], told: Sequence[Told], start: 
 
     found: set[int] = set()
     fewest = max(_MOST, pages(found))
-    if fewest > _MOST and book.leading > _TIGHT:
+    if fewest > _MOST and book.leading > _TIGHTEST:
         return None
     for what in _SHOWN:
         for each in told:
