@@ -95,9 +95,9 @@ def apply(app: QApplication, evening: bool) -> None:
     app.setStyleSheet(_sheet())
 
 
-def _arrow(colours: dict[str, str], way: str = "") -> str:
-    """Return the file of the arrow that boxes to choose from, and to count in, have."""
-    name = f"chevron-{way}{'evening' if colours['paper'] == EVENING['paper'] else 'day'}.svg"
+def _icon(colours: dict[str, str], stem: str) -> str:
+    """Return the file of a small picture that boxes have: the arrow of those one chooses from, the tick of those one ticks."""
+    name = f"{stem}-{'evening' if colours['paper'] == EVENING['paper'] else 'day'}.svg"
     return str(files("ablebox") / "assets" / "icons" / name).replace("\\", "/")
 
 
@@ -133,15 +133,19 @@ def _sheet() -> str:
         padding: 2px 6px; }}
     QComboBox:focus, QSpinBox:focus {{ border: 2px solid {c["dimension"]}; padding: 1px 5px; }}
     QComboBox::drop-down {{ border: none; width: 20px; }}
-    QComboBox::down-arrow {{ image: url("{_arrow(c)}"); width: 12px; height: 12px; }}
+    QComboBox::down-arrow {{ image: url("{_icon(c, "chevron")}"); width: 12px; height: 12px; }}
     QSpinBox {{ padding-right: 22px; }}
     QSpinBox::up-button {{ subcontrol-position: top right; border: none; width: 20px; }}
     QSpinBox::down-button {{ subcontrol-position: bottom right; border: none; width: 20px; }}
-    QSpinBox::up-arrow {{ image: url("{_arrow(c, "up-")}"); width: 10px; height: 10px; }}
-    QSpinBox::down-arrow {{ image: url("{_arrow(c)}"); width: 10px; height: 10px; }}
+    QSpinBox::up-arrow {{ image: url("{_icon(c, "chevron-up")}"); width: 10px; height: 10px; }}
+    QSpinBox::down-arrow {{ image: url("{_icon(c, "chevron")}"); width: 10px; height: 10px; }}
     QComboBox QAbstractItemView {{ background: {c["card"]}; color: {c["ink"]};
         selection-background-color: {c["select-wash"]}; selection-color: {c["ink"]}; }}
     QCheckBox {{ color: {c["ink"]}; spacing: 6px; }}
+    QCheckBox::indicator {{ width: 14px; height: 14px; background: {c["card"]}; border: 1px solid {c["edge"]}; border-radius: 3px; }}
+    QCheckBox::indicator:hover, QCheckBox::indicator:focus {{ border-color: {c["dimension"]}; }}
+    QCheckBox::indicator:checked {{ image: url("{_icon(c, "check")}"); }}
+    QCheckBox::indicator:disabled {{ border-color: {c["line"]}; background: {c["paper"]}; }}
     QCheckBox:focus {{ color: {c["dimension"]}; text-decoration: underline; }}
     QFrame#card {{ background: {c["card"]}; border: 1px solid {c["line"]}; border-radius: 6px; }}
     QWidget#card-inside {{ background: {c["card"]}; }}
