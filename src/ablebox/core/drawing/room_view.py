@@ -21,8 +21,11 @@ from .shapes import Area, Dimension, Drawing, Label, Path, Point, Shape
 BOW = 12
 _WALL = 150.0
 _HEIGHT_IF_UNKNOWN = inches(90)
-#: Room for the name of a reading at the left: points for a letter, and so many letters at least and at most.
+#: What is wider bears its name inside, in mm; half the room a name takes, as a share of a reading (of our own).
+_BROAD, _WORD = 300.0, 0.09
+#: Readings nearer above each other than this share of the height have their numbers apart.
 _CLOSE = 0.25
+#: Room for the name of a reading at the left: points for a letter, and so many letters at least and at most.
 _LETTER, _FEWEST, _LETTERS = 7.6, 10, 16
 
 
@@ -69,13 +72,13 @@ def room_view(made: Made, number: int = 1, chosen: str = "") -> Drawing:
             ),
             Label(
                 x + w / 2,
-                z + h / 2 if w > 300 else z,
+                z + h / 2 if w > _BROAD else z,
                 OBSTACLES[obstacle.kind].words,
                 9,
                 "middle",
                 "dimension",
                 hot=f"key:{key}",
-                shift=(0, 0 if w > 300 else -9),
+                shift=(0, 0 if w > _BROAD else -9),
             ),
         )
     for i, (width, (x0, h), (x1, _)) in enumerate(zip(room.widths, left, right, strict=True)):
@@ -83,7 +86,8 @@ def room_view(made: Made, number: int = 1, chosen: str = "") -> Drawing:
         text = made.units.write(width.length)
         beside = [k for k, other in enumerate(heights) if k != i and abs(other - h) < height * _CLOSE]
         # Numbers of readings close above each other stand apart along their lines.
-        where = 0.5 if not beside else 0.38 if i < min(beside) else 0.62
+        wanted = 0.5 if not beside else 0.38 if i < min(beside) else 0.62
+        where = _off_words(room, (x0, x1), h, height, wanted)
         drawing.add(Dimension(True, x0, x1, h, 0, text, room.width_key(i), True, where=where))
         place = room.wall.widths[i].words
         drawing.add(
@@ -106,6 +110,20 @@ def room_view(made: Made, number: int = 1, chosen: str = "") -> Drawing:
     if len(set(widths)) > 1:
         drawing.add(Label(-_WALL, height, f"bows drawn ×{BOW}", 9, "end", "quiet", shift=(-8, 16)))
     return drawing
+
+
+def _off_words(room: Measured, ends: tuple[float, float], at: float, height: float, wanted: float) -> float:
+    """Return where along a reading its number stands, so that it covers no name of what is on the wall."""
+    words = [
+        (obstacle.x.mm + obstacle.width.mm / 2, obstacle.low.mm + (obstacle.height.mm / 2 if obstacle.width.mm > _BROAD else 0.0))
+        for obstacle in room.wall.obstacles
+    ]  # fmt: skip
+
+    def free(where: float) -> bool:
+        x = ends[0] + (ends[1] - ends[0]) * where
+        return not any(abs(x - a) < (ends[1] - ends[0]) * _WORD and abs(at - b) < height * _CLOSE for a, b in words)
+
+    return next((where for where in (wanted, 0.62, 0.38, 0.74, 0.26, 0.86, 0.14) if free(where)), wanted)
 
 
 #: What stands where a number is to be typed that nobody has measured yet.
