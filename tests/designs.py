@@ -3,11 +3,12 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import replace
 from random import Random
 from typing import Any
 
-from ablebox.core.assembly.part import Face
+from ablebox.core.assembly.part import Face, Placed
 from ablebox.core.cabinet.design import SCHOOLS, Case
 from ablebox.core.case.back_laid_on import LaidOnBack
 from ablebox.core.case.base_frame import BaseFrame
@@ -191,6 +192,16 @@ def random_fronts(rng: Random) -> FaceFronts:
 def random_ends(rng: Random) -> dict[str, Any]:
     """Return how some of a case's ends look where they are seen."""
     return {side: _one(rng, "end", "undecided") for side in ("left", "right") if rng.random() < 0.4}
+
+
+def random_extra(rng: Random, parts: Sequence[Placed]) -> Any:
+    """Return what somebody might add to a part: holes, notches, lights and their leads."""
+    part = rng.choice(parts)
+    record = _vary(rng, SCHOOLS["extra"][rng.choice(list(SCHOOLS["extra"]))](str(part.role)))
+    for name, size in (("along", part.length.length), ("across", part.width.length)):
+        if hasattr(record, name):
+            record = replace(record, **{name: Length(int(size.ticks * rng.uniform(0.15, 0.85)))})
+    return record
 
 
 def any_case(rng: Random, letter: str = "A") -> Case:

@@ -18,7 +18,7 @@ from ablebox.core.paper.data.steps_json import steps_tree
 from ablebox.core.project.tree import new_project
 from ablebox.core.shop.made import Made
 from ablebox.core.units import System
-from tests.designs import any_case, random_ends, random_rack
+from tests.designs import any_case, random_ends, random_extra, random_rack
 
 #: What is told to the one who designs; every other finding is a fault of ours.
 TOLD = (Fault.AIR, Fault.LOOSE)
@@ -64,6 +64,13 @@ def one_pass(seed: int) -> Outcome:
     made = Made(replace(new_project(rng.choice(list(System))), rack=rack, cases=(replace(case, in_alcove=False),)))
     if not made.built:
         return Outcome()
+    # By dice of their own, so that the rest of a design stays as it was.
+    apart = Random(seed)
+    for _ in range(4 if apart.random() < 0.3 else 0):
+        case = made.project.cases[0]
+        extras = (*case.extras, random_extra(apart, made.assembly("A").parts))
+        more = Made(replace(made.project, cases=(replace(case, extras=extras),)))
+        made = more if more.built else made
     found = Outcome(made)
     assembly = found.assembly
     found.faults = [flaw.words for flaw in check(assembly)]

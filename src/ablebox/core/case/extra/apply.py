@@ -3,7 +3,9 @@
 
 from __future__ import annotations
 
-from ...assembly.part import Placed
+from ...assembly.part import Holes, Placed
+from ...assembly.solid import Box
+from ...lengths import inches
 from ..shell import Shell, Work
 from .arch import Arch
 from .cord_notch import CordNotch
@@ -14,6 +16,9 @@ from .lamp import Lamp
 from .light_groove import LightGroove
 from .round_hole import RoundHole
 from .switch import Switch
+
+#: What stays between something added and the screws of hardware: a limit of our own.
+_KEEP = inches("1/8")
 
 Wired = LightGroove | Lamp | Switch
 Extra = RoundHole | FingerSlot | CornerNotch | Arch | CordOutlet | CordNotch | Wired
@@ -30,8 +35,43 @@ def worked(shell: Shell, extras: tuple[Extra, ...], parts: tuple[Placed, ...], w
         if found is None:
             raise shell.refuse(extra.words, "the part it was made in is no longer there", "Take it away.")
         made = extra.work(shell, found, parts)
+        _clear_of_hardware(shell, extra.words, found, made, work)
         if isinstance(extra, CordOutlet | Wired):
             name, why = extra.let_in(shell, found)
             work.buy(name, 1, why)
         parts = tuple(made if part is found else part for part in parts)
     return parts
+
+
+def _clear_of_hardware(shell: Shell, words: str, before: Placed, made: Placed, work: Work) -> None:
+    """Refuse what would take the wood from screws of hardware, or cut through holes that are there.
+
+    Raises:
+        SizeImpossible: naming the part and what is there.
+    """
+    new = [cut.box for cut in made.cuts[len(before.cuts) :]]
+    new += [_around(made, holes, at) for holes in made.holes[len(before.holes) :] for at in holes.centres]
+    for box in new:
+        grown = Box(tuple(at - _KEEP.ticks for at in box.low), tuple(at + _KEEP.ticks for at in box.high))  # type: ignore[arg-type]
+        for each in work.fasteners:
+            if before.role not in each.through and each.into != before.role:
+                continue
+            low = tuple(min(a, b) for a, b in zip(each.head, each.tip, strict=True))
+            high = tuple(max(a, b) + 1 for a, b in zip(each.head, each.tip, strict=True))
+            if grown.meets(Box(low, high)):  # type: ignore[arg-type]
+                raise shell.refuse(f"{words} in the {made.name}", f"{each.name} are driven there", "Move it.")
+        for holes in before.holes:
+            if any(box.meets(_around(before, holes, at)) for at in holes.centres):
+                raise shell.refuse(f"{words} in the {made.name}", f"{holes.use.words} are there", "Move it.")
+
+
+def _around(part: Placed, holes: Holes, centre: tuple[int, int, int]) -> Box:
+    """Return the block around a hole, as deep as it is bored."""
+    (axis, side), reach = holes.face.value, holes.diameter.ticks // 2
+    low, high = [at - reach for at in centre], [at + reach for at in centre]
+    low[axis], high[axis] = part.box.span(axis)
+    if side > 0:
+        low[axis] = max(low[axis], high[axis] - holes.depth.ticks)
+    else:
+        high[axis] = min(high[axis], low[axis] + holes.depth.ticks)
+    return Box((low[0], low[1], low[2]), (high[0], high[1], high[2]))
