@@ -217,11 +217,12 @@ def paper_pictures(path: Path, folder: Path) -> list[Path]:
     preview = Late.PREVIEW.module.Preview(window, window.desk, lambda: plans, lambda *_: None, done_here)
     preview.show()
     preview.make_pages()
-    preview.show_chapter("machine")
-    for _ in range(30):
-        # The pages are drawn a little later.
-        application().processEvents()
-        QThread.msleep(40)
+    for act in (lambda: None, lambda: preview.show_chapter("sheets")):
+        act()
+        for _ in range(30):
+            # The pages are drawn a little later, and found once they are as wide as the window.
+            application().processEvents()
+            QThread.msleep(40)
     taken = [folder / "preview.png"]
     preview.grab().save(str(taken[0]))
     for name, (chapter, title) in _PAGES.items():

@@ -98,10 +98,11 @@ def _cut_list(book: Pages, chapter: Chapter, stock: Sequence[Goods]) -> None:
         for row in rows:
             cut_width = row.parts[0].cut_width.length
             texts = _told(book, row)
-            high = 18 + sum(book.high(text, flow.wide - 8) for text in texts) + 1
-            flow.need(high + (16 if cut_width != width else 0))
+            high = 18 + sum(book.high(text, flow.wide - 8) for text in texts) + 2
+            flow.need(high + (20 if cut_width != width else 0))
             if cut_width != width or book.y == flow.top:
                 # Parts of one setting stand together.
+                book.y += 4 if book.y != flow.top else 0
                 book.canvas.text(flow.x, book.y, f"at {book.write(cut_width)}", TYPE, "start", "ink", True)
                 book.canvas.polyline([(flow.x + 70, book.y), (flow.x + flow.wide, book.y)], "line", 0.8, False)
                 book.y += 16
@@ -153,7 +154,7 @@ def _write_row(book: Pages, flow: Flow, row: _Row, texts: Sequence[str]) -> None
     book.y += 17
     for text in texts:
         book.words(x + 8, text, flow.wide - 8)
-    book.y += 1
+    book.y += 2
 
 
 # All sheets at one setting
