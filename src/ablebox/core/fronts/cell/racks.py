@@ -24,6 +24,8 @@ from .context import FaceContext
 
 #: What a rack's screws keep from its ends, the step at which wood is looked for, and how far: limits of our own.
 _IN, _STEP, _STEPS = inches("1/2"), inches("1/4"), 12
+#: How far a screw's head stands out of a door: a limit of our own.
+_HEAD = inches("1/8")
 #: How far from a cup a screw stands at least: a limit of our own.
 _OFF = inches("5/16")
 #: So many screws hold a rack at least (common practice).
@@ -78,7 +80,8 @@ class DoorRacks:
         for i in range(self.count):
             box = Box((x0, y0, z.ticks), (x0 + wide.ticks, y0 + self.deep.ticks, (z + self.high).ticks))
             held = self._screws(face, work, leaf, box)
-            if len(held) < _LEAST:
+            # Where it stands in something of the case that is told, and no screw is driven there.
+            if len(held) < _LEAST and not any(part.box.meets(box) for part in face.parts):
                 work.wanting.append(Wanting(Want.FASTENER, leaf.role, None, place=path))
             work.fittings.append(Fitting(FittingKind.DOOR_RACK, name, box, tuple(dict.fromkeys(held)) or (leaf.role,)))
             z = z + self.high + (gaps[i] if i < len(gaps) else Length(0))
@@ -100,7 +103,10 @@ class DoorRacks:
     @staticmethod
     def _screw(face: FaceContext, work: Work, leaf: Leaf, x: int, z: int) -> Role | None:
         """Drive one into whatever of the door takes it there: a thin panel does not."""
-        shell = face.shell
+        shell, back = face.shell, leaf.back.ticks
+        head = Box((x, back, z), (x + 1, back + _HEAD.ticks, z + 1))
+        if any(part.box.meets(head) for part in face.parts):
+            return None
         for part in work.parts:
             if part.role.whole != leaf.role or part.role.kind is PartKind.PANEL or part.axes[2] != 1:
                 continue
