@@ -6,7 +6,10 @@ from __future__ import annotations
 from ..lists.buy_list import buy_list
 from ..lists.buying import glue, hardware, packets, reasons
 from .chapter import Chapter
-from .pages import EDGE, Column, Pages
+from .pages import EDGE, LEADING, PLAIN, Column, Pages
+
+#: From line to line where reasons are told, as a share of the type.
+_LEADING = 1.15
 
 
 def buy_pages(book: Pages) -> None:
@@ -21,8 +24,8 @@ def buy_pages(book: Pages) -> None:
         book.words(EDGE, "Nothing is to be bought.", book.wide)
     wide = book.wide
     columns = (
-        Column("", 0, "tick"), Column("how many", 88, "end", bold=True, size=12), Column("what", 100, wide=wide * 0.40),
-        Column("sold as", 106 + wide * 0.40, wide=wide * 0.2), Column("step", 106 + wide * 0.67, "end"), Column("how far", 114 + wide * 0.67, wide=wide * 0.12),
+        Column("", 0, "tick"), Column("how many", 88, "end", bold=True, size=12), Column("what", 100, wide=wide * 0.48),
+        Column("sold as", 106 + wide * 0.49, wide=wide * 0.13), Column("step", 106 + wide * 0.67, "end"), Column("how far", 114 + wide * 0.67, wide=wide * 0.12),
     )  # fmt: skip
     table = [
         (
@@ -36,7 +39,7 @@ def buy_pages(book: Pages) -> None:
         for row in rows
     ]
     if rows:
-        book.table(columns, table, begin)
+        book.table(columns, table, begin, gap=2.4)
     _why(book)
 
 
@@ -53,7 +56,8 @@ def _why(book: Pages) -> None:
         begin()
     else:
         book.heading(EDGE, "Hardware, and why")
-    flow = book.flow(2, begin)
+    flow = book.flow(book.columns, begin)
+    book.plain, book.leading = PLAIN, _LEADING
     for name, pieces, why in told:
         sold = packets(book.made, name, pieces)
         head = f"{pieces} × {name}" + (f", {sold}" if sold else "")
@@ -61,6 +65,7 @@ def _why(book: Pages) -> None:
         book.words(flow.x, head, flow.wide, bold=True)
         book.words(flow.x, why, flow.wide)
         book.y += 4
+    book.plain, book.leading = 1.0, LEADING
     amount = glue(book.made)
     if amount:
         flow.need(18)

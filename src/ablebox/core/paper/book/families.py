@@ -11,13 +11,12 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 from ...drawing.shapes import Dimension, Drawing
+from .pages import LETTERS
 
 #: A size in a line of work: whole, fraction or both, with the mark of what was rounded.
 _NUMBER = re.compile(r"(?<![\w/.])\d+(?: \d+/\d+|/\d+|\.\d+)?[+−]?(?![\w/])")
 #: More letters than this are harder to follow than drawings of their own (of our own).
 _MOST = 8
-#: No letter that is a word, nor one that is easily taken for a figure.
-_LETTERS = "pqrstuvw"
 
 
 @dataclass(frozen=True, slots=True)
@@ -91,7 +90,7 @@ def _family(group: Sequence[Told]) -> Told | None:
         """Return what stands for a size: itself where it is the same in all."""
         if len(set(texts)) == 1:
             return texts[0]
-        return letters.setdefault(texts, _LETTERS[len(letters)] if len(letters) < _MOST else "")
+        return letters.setdefault(texts, LETTERS[len(letters)] if len(letters) < _MOST else "")
 
     lines = []
     for at in range(len(first.lines)):

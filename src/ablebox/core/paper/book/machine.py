@@ -17,7 +17,7 @@ from ...parts.listing import Part
 from ...parts.words import drill, told_once, usual_screw_hole, usual_words
 from .chapter import Chapter
 from .families import Told, families
-from .pages import LEADING, TYPE, Flow, Pages
+from .pages import LEADING, PLAIN, TYPE, Flow, Pages
 
 #: The height of a drawing at most where much and where little is machined, its dimensions not counted, in points.
 _LARGE, _SMALL = 76.0, 36.0
@@ -159,7 +159,7 @@ def _drawings(book: Pages) -> None:
             under += f" {usual_words(usual, book.made.units)}"
         book.start(Chapter.MACHINE, "Machining", "", under)
 
-    book.leading = _LEADING
+    book.leading, book.plain = _LEADING, PLAIN
     begin()
     flow = book.flow(book.columns, begin)
     waiting = [(told, _high(book, flow.wide, told)) for told in families(rows)]
@@ -176,7 +176,7 @@ def _drawings(book: Pages) -> None:
         told, high = waiting.pop(at)
         _block(book, flow, told, high)
     flow.end()
-    book.leading = LEADING
+    book.leading, book.plain = LEADING, 1.0
 
 
 def _told(book: Pages, row: Drawn, usual: Length | None) -> Told:

@@ -15,7 +15,7 @@ from ...reckoning import Reckoned
 from ...room.island import FREE
 from ...shop.made import goods_words
 from .chapter import Chapter
-from .pages import EDGE, GUTTER, SMALL, Pages
+from .pages import EDGE, GUTTER, PLAIN, SMALL, Pages
 
 
 def measure_pages(book: Pages) -> None:
@@ -74,6 +74,7 @@ def _cases(book: Pages) -> None:
     def begin() -> None:
         book.start(Chapter.MEASURE, "The cases", "", "From the front, cut through, from above, and taken apart.")
 
+    book.plain = PLAIN
     left = [(letters, _LEAST + _sums_high(book, letters[0])) for letters in _alike(book)]
     while left:
         begin()
@@ -86,6 +87,7 @@ def _cases(book: Pages) -> None:
             _case(book, letters, top, high + more - 8)
             top += high + more
         left = left[count:]
+    book.plain = 1.0
 
 
 def _alike(book: Pages) -> list[list[str]]:
@@ -101,7 +103,7 @@ def _alike(book: Pages) -> list[list[str]]:
 
 
 #: What the drawings of a case and its heading take at least, and at most, in points.
-_LEAST, _MOST = 176.0, 400.0
+_LEAST, _MOST = 162.0, 400.0
 
 
 def _columns_of(book: Pages, letter: str) -> list[list[str]]:
@@ -131,7 +133,7 @@ def _case(book: Pages, letters: Sequence[str], top: float, high: float) -> None:
     book.words(EDGE, built, book.wide, 10.5 if not any(c.isdigit() for c in built) else 11.5)
     half = (book.wide - GUTTER) / 2
     columns, low = _columns_of(book, letter), _sums_high(book, letter)
-    room = max(110.0, top + high - book.y - low - 18)
+    room = max(96.0, top + high - book.y - low - 18)
     views = [("front", case_views.elevation(made, letter)), ("cut through", case_views.section(made, letter))]
     if made.assembly(letter).slant is not None:
         # A corner case is known by what it is from above.

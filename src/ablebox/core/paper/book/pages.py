@@ -18,6 +18,12 @@ from .chapter import Chapter
 EDGE, GUTTER, TAG = 40.0, 20.0, 46.0
 #: The size of text, the share of it from line to line, small type, and the box that is ticked, in points.
 TYPE, LEADING, SMALL, BOX = 11.5, 1.24, 9.5, 11.0
+#: What stands for figures: no letter that is a word, nor one that is easily taken for a figure.
+LETTERS = tuple("pqrstuvw")
+#: How large words are beside figures where there are many of both.
+PLAIN = 0.84
+#: How far smaller type is lowered to stand on one line with larger, as a share of the difference.
+_ON_LINE = 0.36
 #: How wide a column of text is at least, in points.
 _COLUMN = 250.0
 #: Where the foot begins, from the lower edge of the page.
@@ -68,6 +74,8 @@ class Pages:
         self.y = 0.0
         #: From line to line, as a share of the size of type.
         self.leading = LEADING
+        #: How large words without a figure are beside those with one.
+        self.plain = 1.0
         self._codes = {part.code for part in made.parts}
 
     # Pages
@@ -161,13 +169,16 @@ class Pages:
 
     def broken(self, text: str, width: float, size: float, bold: bool = False) -> list[str]:
         """Return a text in lines that fit a width; a whole number stays with its fraction."""
-        return [" ".join(line) for line in self._lines(text, width, size, bold)]
+        return [" ".join(line) for line in self._lines(text, width, size, bold, plain=1.0)]
 
-    def _lines(self, text: str, width: float, size: float, bold: bool, lead: int = 0) -> list[list[str]]:
+    def _lines(
+        self, text: str, width: float, size: float, bold: bool, lead: int = 0, plain: float = 0.0
+    ) -> list[list[str]]:
         lines: list[list[str]] = [[]]
-        long, space = 0.0, width_of(" ", size, bold)
+        plain = plain or self.plain
+        long, space = 0.0, width_of(" ", size * plain, bold)
         for i, word in enumerate(_tokens(text)):
-            here = width_of(word, size, bold or i < lead or self._is_code(word))
+            here = width_of(word, _type(word, size, plain), bold or i < lead or self._is_code(word))
             if lines[-1] and long + space + here > width:
                 lines.append([])
                 long = 0.0
@@ -182,39 +193,42 @@ class Pages:
         self, x: float, text: str, width: float, size: float = TYPE, colour: str = "ink", bold: bool = False
     ) -> None:
         """Write a paragraph in lines, codes of parts bold, and go down below it."""
-        for line in self._lines(text, width, size, bold):
-            self.line(x, line, size, colour, bold)
+        plain = 1.0 if bold else self.plain
+        for line in self._lines(text, width, size, bold, plain=plain):
+            self.line(x, line, size, colour, bold, plain=plain)
             self.y += size * self.leading
 
     def line(
-        self, x: float, words: Sequence[str], size: float, colour: str = "ink", bold: bool = False, lead: int = 0
-    ) -> None:
+        self, x: float, words: Sequence[str], size: float, colour: str = "ink", bold: bool = False, lead: int = 0,
+        plain: float = 1.0,
+    ) -> None:  # fmt: skip
         """Write the words of one line, codes of parts bold, and as many words at its beginning as are told."""
-        canvas, space = self.canvas, width_of(" ", size, bold)
+        canvas, space = self.canvas, width_of(" ", size * plain, bold)
         run: list[str] = []
 
-        def put(heavy: bool) -> None:
+        def put(heavy: bool, high: float) -> None:
             nonlocal x
             if run:
                 text = " ".join(run)
-                canvas.text(x, self.y, text, size, "start", colour, heavy)
-                x += width_of(text, size, heavy) + space
+                # Smaller words stand on the same line as the figures.
+                canvas.text(x, self.y + (size - high) * _ON_LINE, text, high, "start", colour, heavy)
+                x += width_of(text, high, heavy) + space
                 run.clear()
 
-        was = bold
+        was = bold, size
         for i, word in enumerate(words):
-            heavy = bold or i < lead or self._is_code(word)
-            if heavy is not was:
-                put(was)
-            was = heavy
+            now = bold or i < lead or self._is_code(word), _type(word, size, plain)
+            if now != was:
+                put(*was)
+            was = now
             run.append(word)
-        put(was)
+        put(*was)
 
     def led(self, x: float, lead: str, text: str, width: float, size: float = TYPE) -> None:
         """Write a paragraph that begins with bold words, and go down below it."""
         first = len(list(_tokens(lead)))
         for line in self._lines(f"{lead} {text}".strip(), width, size, False, first):
-            self.line(x, line, size, lead=first)
+            self.line(x, line, size, lead=first, plain=self.plain)
             first = max(0, first - len(line))
             self.y += size * self.leading
 
@@ -228,7 +242,7 @@ class Pages:
 
     def high(self, text: str, width: float, size: float = TYPE, bold: bool = False) -> float:
         """Return how high a paragraph comes out."""
-        return len(self._lines(text, width, size, bold)) * size * self.leading
+        return len(self._lines(text, width, size, bold, plain=1.0 if bold else 0.0)) * size * self.leading
 
     def heading(self, x: float, text: str, size: float = 13.0) -> None:
         """Write a heading."""
@@ -379,6 +393,12 @@ def cut_to(text: str, size: float, width: float, bold: bool = False) -> str:
     while text and width_of(f"{text}…", size, bold) > width:
         text = text[:-1].rstrip()
     return f"{text}…" if text else ""
+
+
+def _type(word: str, size: float, plain: float) -> float:
+    """Return the type of a word: figures, and letters that stand for them, are read from afar, the words between from near."""
+    figure = any(each.isdigit() for each in word) or word.strip(",.;:()") in LETTERS
+    return size if plain == 1.0 or figure else size * plain
 
 
 def _tokens(text: str) -> Iterator[str]:
