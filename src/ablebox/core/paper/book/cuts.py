@@ -232,7 +232,8 @@ def _boards(book: Pages) -> None:
 
     def begin() -> None:
         under = (
-            "Rip the strips, then cut the longest first; an inch (25 mm) is off each end, and a kerf between two parts."
+            "Rip the strips, then cut the longest first; an inch (25 mm) is off each end, and a kerf between two parts. Boards of narrow "
+            "strips are drawn wider than they are."
         )
         book.start(Chapter.BOARDS, "Boards", "", under)
 
@@ -246,10 +247,15 @@ def _boards(book: Pages) -> None:
         long = max(board.plank.length for board in plan.boards) / TICKS_PER_MM
         scale = book.wide / long
         for number, board in enumerate(plan.boards, start=1):
-            view = board_view(goods, plan, book.made.units, kerf, number)
-            high = max(board.plank.width / TICKS_PER_MM * scale, 12.0) + 24
+            # Drawn wider where its strips would have no room for their codes.
+            thinnest = min((strip.width / TICKS_PER_MM * scale for strip in board.strips), default=_THIN)
+            wider = min(_WIDER, max(1.0, _ROOMY / thinnest))
+            view = board_view(goods, plan, book.made.units, kerf, number, wider)
+            high = max(board.plank.width / TICKS_PER_MM * scale * wider, 12.0) + 24
             # Codes of strips too thin to be written on stand below, with a line to them.
-            thin = sum(len(strip.cut.sticks) for strip in board.strips if strip.width / TICKS_PER_MM * scale < _THIN)
+            thin = sum(
+                len(strip.cut.sticks) for strip in board.strips if strip.width / TICKS_PER_MM * scale * wider < _THIN
+            )
             below = 14.0 * -(-thin // 4)
             if book.y + high + below > book.bottom:
                 begin()
@@ -271,7 +277,8 @@ def _boards(book: Pages) -> None:
         book.y += 8
 
 
-#: A strip thinner than this has no room for its code, in points.
-_THIN = 12.5
+#: A strip thinner than this has no room for its code, one as wide as this has enough, in points; boards are drawn so much wider
+#: for that at most.
+_THIN, _ROOMY, _WIDER = 12.5, 14.5, 5.0
 #: The box beside a board, and beside each of its strips.
 BOARD_BOX = 10.5
