@@ -4,7 +4,7 @@
 from __future__ import annotations
 
 from ..lists.buy_list import buy_list
-from ..lists.buying import glue, hardware, packets, reasons
+from ..lists.buying import hardware, packets, reasons
 from .chapter import Chapter
 from .pages import EDGE, LEADING, PLAIN, Column, Pages
 
@@ -66,8 +66,4 @@ def _why(book: Pages) -> None:
         book.words(flow.x, why, flow.wide)
         book.y += 4
     book.plain, book.leading = 1.0, LEADING
-    amount = glue(book.made)
-    if amount:
-        flow.need(18)
-        book.words(flow.x, f"{amount} of wood glue, waste included", flow.wide)
     flow.end()
