@@ -23,7 +23,7 @@ from ..case.counter.lies_on import LiesOn
 from ..case.end.choice import SeenEnd
 from ..case.end.end_panel import EndPanel
 from ..case.end.good_face import GoodFace
-from ..case.extra.apply import worked
+from ..case.extra.apply import clear_of, worked
 from ..case.frame.face_frame import FaceFrame
 from ..case.frame.on_case import fasten_frame
 from ..case.inside.fill import check_channels, fill
@@ -144,7 +144,10 @@ def build(
     fasten_frame(work, out)
     parts = tuple(_in_the_wood(shell, work.worked(part)) for part in work.parts)
     scribes = scribed(shell, case.scribes, parts)
-    laid = fastened(shell, work, (*worked(shell, case.extras, scribes, work), *work.beside), out)
+    added = worked(shell, case.extras, scribes, work)
+    laid = fastened(shell, work, (*added, *work.beside), out)
+    with arising_at("extras"):
+        clear_of(shell, scribes, added, (*work.fasteners, *laid.fasteners))
     lifted = case.kick.foot(shell).length != ZERO
     to_floor = isinstance(case.frame, FaceFrame) and case.frame.stands_on_floor
     return Assembly(

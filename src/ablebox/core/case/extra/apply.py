@@ -3,9 +3,13 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+from itertools import pairwise
+
+from ...assembly.fastener import Fastener
 from ...assembly.part import Holes, Placed
 from ...assembly.solid import Box
-from ...lengths import inches
+from ...lengths import Length, inches
 from ..shell import Shell, Work
 from .arch import Arch
 from .cord_notch import CordNotch
@@ -14,6 +18,7 @@ from .corner_notch import CornerNotch
 from .finger_slot import FingerSlot
 from .lamp import Lamp
 from .light_groove import LightGroove
+from .place import box_in
 from .round_hole import RoundHole
 from .switch import Switch
 
@@ -49,20 +54,54 @@ def _clear_of_hardware(shell: Shell, words: str, before: Placed, made: Placed, w
     Raises:
         SizeImpossible: naming the part and what is there.
     """
-    new = [cut.box for cut in made.cuts[len(before.cuts) :]]
-    new += [_around(made, holes, at) for holes in made.holes[len(before.holes) :] for at in holes.centres]
-    for box in new:
-        grown = Box(tuple(at - _KEEP.ticks for at in box.low), tuple(at + _KEEP.ticks for at in box.high))  # type: ignore[arg-type]
-        for each in work.fasteners:
-            if before.role not in each.through and each.into != before.role:
-                continue
-            low = tuple(min(a, b) for a, b in zip(each.head, each.tip, strict=True))
-            high = tuple(max(a, b) + 1 for a, b in zip(each.head, each.tip, strict=True))
-            if grown.meets(Box(low, high)):  # type: ignore[arg-type]
-                raise shell.refuse(f"{words} in the {made.name}", f"{each.name} are driven there", "Move it.")
+    for box in _new(before, made):
+        _clear_of_screws(shell, words, made, box, work.fasteners)
         for holes in before.holes:
             if any(box.meets(_around(before, holes, at)) for at in holes.centres):
                 raise shell.refuse(f"{words} in the {made.name}", f"{holes.use.words} are there", "Move it.")
+
+
+def clear_of(shell: Shell, before: Sequence[Placed], after: Sequence[Placed], fasteners: Sequence[Fastener]) -> None:
+    """Refuse what was added where fasteners come that are laid out afterwards.
+
+    Raises:
+        SizeImpossible: naming the part and what is there.
+    """
+    for part, made in zip(before, after, strict=True):
+        if part is not made:
+            for box in _new(part, made):
+                _clear_of_screws(shell, "what was added", made, box, fasteners)
+
+
+def _new(before: Placed, made: Placed) -> list[Box]:
+    """Return the boxes of wood that something added takes out of a part."""
+    cuts = [cut.box for cut in made.cuts[len(before.cuts) :]]
+    cuts += [_around(made, holes, at) for holes in made.holes[len(before.holes) :] for at in holes.centres]
+    return cuts + (_off_the_edges(made) if made.outline != before.outline else [])
+
+
+def _off_the_edges(part: Placed) -> list[Box]:
+    """Return what a form takes off both edges of a part, piece by piece."""
+    found, wide = [], part.width.length
+    for (a, b), (c, d) in pairwise([*part.outline, part.outline[0]]):
+        along = sorted((a, c))
+        if along[0] == along[1]:
+            continue
+        across = (Length(0), max(b, d)) if max(b, d) * 2 < wide else (min(b, d), wide)
+        if across[0] < across[1]:
+            found.append(box_in(part, (along[0], along[1]), across))
+    return found
+
+
+def _clear_of_screws(shell: Shell, words: str, part: Placed, box: Box, fasteners: Sequence[Fastener]) -> None:
+    grown = Box(tuple(at - _KEEP.ticks for at in box.low), tuple(at + _KEEP.ticks for at in box.high))  # type: ignore[arg-type]
+    for each in fasteners:
+        if part.role not in each.through and each.into != part.role:
+            continue
+        low = tuple(min(a, b) for a, b in zip(each.head, each.tip, strict=True))
+        high = tuple(max(a, b) + 1 for a, b in zip(each.head, each.tip, strict=True))
+        if grown.meets(Box(low, high)):  # type: ignore[arg-type]
+            raise shell.refuse(f"{words} in the {part.name}", f"{each.name} are driven there", "Move it.")
 
 
 def _around(part: Placed, holes: Holes, centre: tuple[int, int, int]) -> Box:
