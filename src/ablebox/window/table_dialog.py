@@ -77,8 +77,6 @@ class TableDialog(QDialog):
 
     def _choose(self) -> None:
         """Let separator and sign be chosen for CSV only, and say where they clash."""
-        if not hasattr(self, "button"):
-            return
         plain = self.kind.currentData() == "csv"
         self.separator.setEnabled(plain)
         self.decimal.setEnabled(plain)

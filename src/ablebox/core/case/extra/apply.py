@@ -40,7 +40,7 @@ def worked(shell: Shell, extras: tuple[Extra, ...], parts: tuple[Placed, ...], w
         if found is None:
             raise shell.refuse(extra.words, "the part it was made in is no longer there", "Take it away.")
         made = extra.work(shell, found, parts)
-        _clear_of_hardware(shell, extra.words, found, made, work)
+        _clear_of_holes(shell, extra.words, found, made)
         if isinstance(extra, CordOutlet | Wired):
             name, why = extra.let_in(shell, found)
             work.buy(name, 1, why)
@@ -48,21 +48,20 @@ def worked(shell: Shell, extras: tuple[Extra, ...], parts: tuple[Placed, ...], w
     return parts
 
 
-def _clear_of_hardware(shell: Shell, words: str, before: Placed, made: Placed, work: Work) -> None:
-    """Refuse what would take the wood from screws of hardware, or cut through holes that are there.
+def _clear_of_holes(shell: Shell, words: str, before: Placed, made: Placed) -> None:
+    """Refuse what would cut through holes that are there.
 
     Raises:
         SizeImpossible: naming the part and what is there.
     """
     for box in _new(before, made):
-        _clear_of_screws(shell, words, made, box, work.fasteners)
         for holes in before.holes:
             if any(box.meets(_around(before, holes, at)) for at in holes.centres):
                 raise shell.refuse(f"{words} in the {made.name}", f"{holes.use.words} are there", "Move it.")
 
 
 def clear_of(shell: Shell, before: Sequence[Placed], after: Sequence[Placed], fasteners: Sequence[Fastener]) -> None:
-    """Refuse what was added where fasteners come that are laid out afterwards.
+    """Refuse what was added where fasteners are, once all of a case are laid out.
 
     Raises:
         SizeImpossible: naming the part and what is there.
@@ -70,7 +69,7 @@ def clear_of(shell: Shell, before: Sequence[Placed], after: Sequence[Placed], fa
     for part, made in zip(before, after, strict=True):
         if part is not made:
             for box in _new(part, made):
-                _clear_of_screws(shell, "what was added", made, box, fasteners)
+                _clear_of_screws(shell, made, box, fasteners)
 
 
 def _new(before: Placed, made: Placed) -> list[Box]:
@@ -93,7 +92,7 @@ def _off_the_edges(part: Placed) -> list[Box]:
     return found
 
 
-def _clear_of_screws(shell: Shell, words: str, part: Placed, box: Box, fasteners: Sequence[Fastener]) -> None:
+def _clear_of_screws(shell: Shell, part: Placed, box: Box, fasteners: Sequence[Fastener]) -> None:
     grown = Box(tuple(at - _KEEP.ticks for at in box.low), tuple(at + _KEEP.ticks for at in box.high))  # type: ignore[arg-type]
     for each in fasteners:
         if part.role not in each.through and each.into != part.role:
@@ -101,7 +100,7 @@ def _clear_of_screws(shell: Shell, words: str, part: Placed, box: Box, fasteners
         low = tuple(min(a, b) for a, b in zip(each.head, each.tip, strict=True))
         high = tuple(max(a, b) + 1 for a, b in zip(each.head, each.tip, strict=True))
         if grown.meets(Box(low, high)):  # type: ignore[arg-type]
-            raise shell.refuse(f"{words} in the {part.name}", f"{each.name} are driven there", "Move it.")
+            raise shell.refuse(f"what is added to the {part.name}", f"{each.name} are driven there", "Move it.")
 
 
 def _around(part: Placed, holes: Holes, centre: tuple[int, int, int]) -> Box:

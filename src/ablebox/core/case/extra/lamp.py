@@ -8,12 +8,12 @@ from __future__ import annotations
 
 from dataclasses import dataclass, replace
 
-from ...assembly.part import Face, Holes, Placed
+from ...assembly.part import Holes, Placed
 from ...assembly.uses import Use
 from ...lengths import Length, inches, millimetres
 from ..fields import check_names, one_of, size
 from ..shell import Shell
-from .place import box_in, keep_clear
+from .place import INTO, box_in, face_into, keep_clear, point_on
 
 
 @dataclass(frozen=True, slots=True)
@@ -31,7 +31,7 @@ class Lamp:
     """
 
     role: str
-    into: str = one_of("into which face", "low", {"low": "the lower or left one", "high": "the upper or right one"})
+    into: str = one_of("into which face", "low", INTO)
     along: Length = size("centre along the length", inches(6))
     across: Length = size("centre across the width", inches(6))
     diameter: Length = size("hole for the lamp", inches("2 1/4"))
@@ -39,8 +39,6 @@ class Lamp:
     lead: Length = size("hole for its lead", inches("3/8"))
 
     words = "lamp let in"
-    #: Connected by whoever may.
-    wired = True
 
     def __post_init__(self) -> None:
         check_names(self)
@@ -58,15 +56,10 @@ class Lamp:
                 shell.need(rest, millimetres(3), f"wood beside the lamp in the {part.name}", "Move it inwards.")
         span = ((self.along - radius, self.along + radius), (self.across - radius, self.across + radius))
         keep_clear(shell, part, parts, box_in(part, *span), "lamp")
-        axis, side = part.axes[2], -1 if self.into == "low" else 1
-        face = next(face for face in Face if face.value == (axis, side))
-        at = list(part.box.low)
-        at[part.axes[0]] += self.along.ticks
-        at[part.axes[1]] += self.across.ticks
-        centre_at = ((at[0], at[1], at[2]),)
+        face, at = face_into(part, self.into), (point_on(part, self.along, self.across),)
         bored = (
-            Holes(Use.LAMP, face, self.diameter, self.deep, centre_at),
-            Holes(Use.THROUGH, face, self.lead, thick, centre_at),
+            Holes(Use.LAMP, face, self.diameter, self.deep, at),
+            Holes(Use.THROUGH, face, self.lead, thick, at),
         )
         return replace(part, holes=(*part.holes, *bored))
 

@@ -9,13 +9,13 @@ from __future__ import annotations
 
 from dataclasses import dataclass, replace
 
-from ...assembly.part import Cut, CutKind, Face, Holes, Placed
+from ...assembly.part import Cut, CutKind, Holes, Placed
 from ...assembly.solid import Box
 from ...assembly.uses import Use
 from ...lengths import Length, inches, millimetres
 from ..fields import check_names, one_of, size
 from ..shell import Shell
-from .place import keep_clear
+from .place import INTO, face_into, keep_clear, point_on
 
 
 @dataclass(frozen=True, slots=True)
@@ -33,7 +33,7 @@ class LightGroove:
     """
 
     role: str
-    into: str = one_of("into which face", "low", {"low": "the lower or left one", "high": "the upper or right one"})
+    into: str = one_of("into which face", "low", INTO)
     across: Length = size("from the front or lower edge", inches("1 1/2"))
     short: Length = size("stops short of each end", inches("1/2"), zero=True)
     wide: Length = size("groove width", inches("5/8"))
@@ -41,8 +41,6 @@ class LightGroove:
     lead: Length = size("hole for its lead", inches("3/8"))
 
     words = "strip light"
-    #: Connected by whoever may.
-    wired = True
 
     def __post_init__(self) -> None:
         check_names(self)
@@ -60,8 +58,8 @@ class LightGroove:
         rest = part.width.length - self.across - self.wide
         shell.need(rest, millimetres(5), "wood behind the groove for the light", "Move it forward.")
         shell.need(self._long(part), inches(3), "length of the strip light", "Let it stop nearer to the ends.")
-        axis, side = part.axes[2], -1 if self.into == "low" else 1
-        face = next(face for face in Face if face.value == (axis, side))
+        face = face_into(part, self.into)
+        axis, side = face.value
         low, high = list(part.box.low), list(part.box.high)
         low[part.axes[0]] += self.short.ticks
         high[part.axes[0]] -= self.short.ticks
@@ -74,10 +72,8 @@ class LightGroove:
         box = Box((low[0], low[1], low[2]), (high[0], high[1], high[2]))
         keep_clear(shell, part, parts, box, "groove for the light")
         cut = Cut(CutKind.GROOVE, "for the light", box, face, filled=False)
-        at = list(part.box.low)
-        at[part.axes[0]] += (self.short + self.lead).ticks
-        at[part.axes[1]] += (self.across + self.wide.share(2)[0]).ticks
-        hole = Holes(Use.THROUGH, face, self.lead, thick, ((at[0], at[1], at[2]),))
+        at = point_on(part, self.short + self.lead, self.across + self.wide.share(2)[0])
+        hole = Holes(Use.THROUGH, face, self.lead, thick, (at,))
         return replace(part, cuts=(*part.cuts, cut), holes=(*part.holes, hole))
 
     def let_in(self, shell: Shell, part: Placed) -> tuple[str, str]:

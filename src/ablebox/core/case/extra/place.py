@@ -16,6 +16,23 @@ def face_of(part: Placed) -> Face:
     return next(face for face in Face if face.axis == part.axes[2] and face.value[1] > 0)
 
 
+#: Which of its two faces something is let into.
+INTO = {"low": "the lower or left one", "high": "the upper or right one"}
+
+
+def face_into(part: Placed, into: str) -> Face:
+    """Return the face something is let into, a name of ``INTO``."""
+    return next(face for face in Face if face.value == (part.axes[2], -1 if into == "low" else 1))
+
+
+def point_on(part: Placed, along: Length, across: Length) -> tuple[int, int, int]:
+    """Return a place on a part, along its length and across its width, in ticks."""
+    at = list(part.box.low)
+    at[part.axes[0]] += along.ticks
+    at[part.axes[1]] += across.ticks
+    return at[0], at[1], at[2]
+
+
 def box_in(part: Placed, along: tuple[Length, Length], across: tuple[Length, Length]) -> Box:
     """Return the box right through a part, from where to where along its length and across its width."""
     low, high = list(part.box.low), list(part.box.high)

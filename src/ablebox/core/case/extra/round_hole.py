@@ -13,7 +13,7 @@ from ...assembly.uses import Use
 from ...lengths import Length, inches
 from ..fields import size
 from ..shell import Shell
-from .place import box_in, face_of, keep_clear
+from .place import box_in, face_of, keep_clear, point_on
 
 
 @dataclass(frozen=True, slots=True)
@@ -52,9 +52,6 @@ class RoundHole:
             shell.need(rest, Length(16_000), f"wood beside the hole, along the {what}", "Move the hole inwards.")
         span = ((self.along - radius, self.along + radius), (self.across - radius, self.across + radius))
         keep_clear(shell, part, parts, box_in(part, *span), "hole")
-        at = list(part.box.low)
-        at[part.axes[0]] += self.along.ticks
-        at[part.axes[1]] += self.across.ticks
-        bored = Holes(Use.THROUGH, face_of(part), self.diameter, part.thickness.length,
-                      ((at[0], at[1], at[2]),))  # fmt: skip
+        at = point_on(part, self.along, self.across)
+        bored = Holes(Use.THROUGH, face_of(part), self.diameter, part.thickness.length, (at,))
         return replace(part, holes=(*part.holes, bored))

@@ -32,8 +32,6 @@ class Switch:
     diameter: Length = size("hole for the switch", inches("1/2"))
 
     words = "switch"
-    #: Connected by whoever may.
-    wired = True
 
     def work(self, shell: Shell, part: Placed, parts: tuple[Placed, ...]) -> Placed:
         """Return the part with its hole.

@@ -134,7 +134,7 @@ def _below(book: Pages, notes: Sequence[str]) -> float:
 def _column(book: Pages, told: Sequence[Told], pitch: _Pitch) -> float:
     """Return how high columns are at least that take the list."""
     wide = (book.wide - (pitch.columns - 1) * GUTTER) / pitch.columns
-    #: How high a block is, and what must have room with it: a heading is followed by a row.
+    # How high a block is, and what must have room with it: a heading is followed by a row.
     blocks: list[tuple[float, float]] = []
     for heading, group in _groups(told):
         high = pitch.head * len(book.broken(heading, wide, TYPE, True))
