@@ -14,7 +14,7 @@ from ..assembly.part import CutKind, Face, Holes, Placed
 from ..assembly.uses import Use
 from ..lengths import ZERO, Length
 from .slots import Slot, slots
-from .stretch import Stretch, face_at, stretch
+from .stretch import Stretch, face_at, stretch, turned
 
 
 @dataclass(frozen=True, slots=True)
@@ -71,24 +71,28 @@ def _rows(part: Placed, holes: Holes) -> list[HoleRow]:
     lines: dict[int, list[int]] = {}
     for centre in holes.centres:
         lines.setdefault(centre[line_axis], []).append(centre[run])
-    low = part.box.span(run)[0]
-    return [
+    low, high = part.box.span(run)
+    from_high = turned(part, run)
+    rows = [
         HoleRow(
             use=holes.use,
             face=holes.face,
             diameter=holes.diameter,
             depth=holes.depth,
             across=stretch(part, line_axis, line, line),
-            edge=face_at(run, -1),
-            at=tuple(Length(at - low) for at in sorted(centres)),
+            edge=face_at(run, 1 if from_high else -1),
+            at=tuple(sorted(Length(high - at if from_high else at - low) for at in centres)),
             through=holes.depth >= Length(part.box.high[holes.face.axis] - part.box.low[holes.face.axis]),
             toward=holes.toward,
             stock=part.thickness.length,
             end=holes.toward is not None and holes.toward.axis == part.axes[0],
             in_edge=holes.face.axis != part.axes[2],
         )
-        for line, centres in sorted(lines.items())
+        for line, centres in lines.items()
     ]
+    # Line by line from one edge, then from the other, the nearest first.
+    first = 1 if turned(part, line_axis) else -1
+    return sorted(rows, key=lambda row: (row.across.edge is not face_at(line_axis, first), row.across.start))
 
 
 def _directions(part: Placed, holes: Holes) -> tuple[int, int]:

@@ -13,12 +13,12 @@ from ...parts.listing import Part
 from ...parts.words import edges, grain
 from ...shop.boards import board_plans
 from ...shop.made import goods_words
-from ...stock import BoardGoods, Goods, Grain
+from ...stock import BoardGoods, Goods, Grain, Offcuts
 from ..canvas.pdf_canvas import width_of
 from ..lists.board_words import rip_words
 from ..lists.fence_list import fence_rows, store_lines
 from .chapter import Chapter
-from .pages import EDGE, GUTTER, LEADING, TYPE, Flow, Pages
+from .pages import EDGE, GUTTER, LEADING, PLAIN, TYPE, Flow, Pages
 from .sheet_page import sheet_page
 
 #: How far what is cut at a setting stands behind it, in points.
@@ -77,14 +77,17 @@ def _cut_list(book: Pages, chapter: Chapter, stock: Sequence[Goods]) -> None:
     if not by_goods:
         return
 
+    before = len(book.pages)
+
     def begin() -> None:
-        under = "The large size is what the saw is set to, the grain along the first unless it is told; write what came out on the line."
-        book.start(chapter, "Cut list", "", under)
+        under = "The large size is what the saw is set to, the grain along the first unless it is told; between two lines all has one second size. Write what came out beside it."
+        # Said once.
+        book.start(chapter, "Cut list", "", under if len(book.pages) == before else "")
         _heads(book)
 
     begin()
     flow = book.flow(book.columns, begin)
-    book.leading = _LEADING
+    book.leading, book.plain = _LEADING, PLAIN
     for goods, parts in by_goods:
         rows = sorted(
             _alike(parts), key=lambda row: (-row.parts[0].cut_width.length.ticks, -row.parts[0].cut_length.length.ticks)
@@ -94,22 +97,22 @@ def _cut_list(book: Pages, chapter: Chapter, stock: Sequence[Goods]) -> None:
         for line in book.broken(goods_words(goods, made.units), flow.wide, 12.5, True):
             book.canvas.text(flow.x, book.y, line, 12.5, "start", "ink", True)
             book.y += 16
+        book.y += 2
         width: Length | None = None
         for row in rows:
             cut_width = row.parts[0].cut_width.length
-            texts = _told(book, row)
-            high = 18 + sum(book.high(text, flow.wide - 8) for text in texts) + 2
-            flow.need(high + (20 if cut_width != width else 0))
-            if cut_width != width or book.y == flow.top:
-                # Parts of one setting stand together.
-                book.y += 4 if book.y != flow.top else 0
-                book.canvas.text(flow.x, book.y, f"at {book.write(cut_width)}", TYPE, "start", "ink", True)
-                book.canvas.polyline([(flow.x + 70, book.y), (flow.x + flow.wide, book.y)], "line", 0.8, False)
-                book.y += 16
-                width = cut_width
-            _write_row(book, flow, row, texts)
+            short = _beside(row)
+            text = "" if short else _told(book, row)
+            high = 18 + (book.high(text, flow.wide - 8) if text else 0.0)
+            flow.need(high + (6 if cut_width != width else 0))
+            if width is not None and cut_width != width and book.y != flow.top:
+                # Parts of one setting stand together, between lines.
+                book.canvas.polyline([(flow.x, book.y - 5), (flow.x + flow.wide, book.y - 5)], "ink", 0.8, False)
+                book.y += 6
+            width = cut_width
+            _write_row(book, flow, row, text, short)
     flow.end()
-    book.leading = LEADING
+    book.leading, book.plain = LEADING, 1.0
 
 
 def _heads(book: Pages) -> None:
@@ -123,7 +126,12 @@ def _heads(book: Pages) -> None:
     book.y += 13
 
 
-def _told(book: Pages, row: _Row) -> list[str]:
+def _beside(row: _Row) -> str:
+    """Return what stands on the line of the size itself: the code of a block, on which nothing but its length is done."""
+    return ", ".join(part.code for part in row.parts) if isinstance(row.parts[0].goods, Offcuts) else ""
+
+
+def _told(book: Pages, row: _Row) -> str:
     part = row.parts[0]
     named: dict[str, list[str]] = {}
     for each in row.parts:
@@ -136,10 +144,10 @@ def _told(book: Pages, row: _Row) -> list[str]:
         told.append(f"{size}banded {edges(part)}")
     if part.grain is not Grain.LENGTH:
         told.append(f"grain {grain(part)}")
-    return ["; ".join(told)]
+    return "; ".join(told)
 
 
-def _write_row(book: Pages, flow: Flow, row: _Row, texts: Sequence[str]) -> None:
+def _write_row(book: Pages, flow: Flow, row: _Row, text: str, short: str) -> None:
     part, x, right = row.parts[0], flow.x, flow.x + flow.wide
     size = f"{book.write(part.cut_length.length)} × {book.write(part.cut_width.length)}"
     book.canvas.text(x, book.y, f"{row.count} ×", 12, "start", "ink", False)
@@ -151,8 +159,10 @@ def _write_row(book: Pages, flow: Flow, row: _Row, texts: Sequence[str]) -> None
         wanted = (True, bool(part.machining), bool(part.bands))[k]
         if wanted:
             book.tick(right - 71 + k * 29 - 5.5, book.y)
-    book.y += 17
-    for text in texts:
+    if short:
+        book.line(right - 56, short.split(), TYPE)
+    book.y += 16
+    if text:
         book.words(x + 8, text, flow.wide - 8)
     book.y += 2
 

@@ -1,8 +1,9 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""The fitting pages of a shop book: before carrying in, a sheet for each wall to tape to it, and every step in the room to tick."""
+"""The fitting pages of a shop book: a sheet for each wall to tape to it, then what is seen to before carrying in, and every step to tick."""
 
 from __future__ import annotations
 
+from collections import Counter
 from collections.abc import Sequence
 from dataclasses import dataclass
 
@@ -20,11 +21,13 @@ from ...run.space import SpaceKind
 from ...shop.anchor import Anchor, Holds
 from ..canvas.pdf_canvas import width_of
 from .chapter import Chapter
-from .pages import EDGE, TYPE, Column, Pages
+from .pages import EDGE, TYPE, Column, Flow, Pages
 
 #: The share of a wall's page its drawing takes, how far words stand behind their box, and
 #: what a filler's lines take, in points.
 _PICTURE, _BEHIND, _FILLER = 0.46, 18.0, 36.0
+#: What is said so often at steps of one name is said once, before them.
+_OFTEN = 3
 
 
 def fit_pages(book: Pages) -> None:
@@ -33,27 +36,28 @@ def fit_pages(book: Pages) -> None:
     fit = bench.fit
     if not fit.order:
         return
-    _before(book, fit)
     for number in dict.fromkeys(entry.wall for entry in fit.order):
         _wall(book, fit, number)
     steps = [job for job in bench.steps if job.step.what in IN_ROOM]
     first = steps[0].n if steps else 0
-    _steps(book, [job for job in bench.steps if job.n >= first and job.step.what is not What.BEFORE])
+    flow = _before(book, fit)
+    _steps(book, flow, [job for job in bench.steps if job.n >= first and job.step.what is not What.BEFORE])
 
 
-def _before(book: Pages, fit: Fit) -> None:
+def _before(book: Pages, fit: Fit) -> Flow:
+    """Write what is seen to before anything is carried in; return where the steps go on."""
+
     def begin() -> None:
         book.start(
-            Chapter.FIT,
-            "Before carrying in",
-            "",
-            "Line by line, in the room; what is a trade's is done by those who may.",
+            Chapter.FIT, "In the room", "", "In this order; each line is ticked, and what came out is written down."
         )
 
     begin()
-    flow = book.flow(2, begin)
+    flow = book.flow(book.columns, begin)
+    book.heading(flow.x, "Before carrying in", 14)
     wall = -1
-    for line in fit.before:
+    # Wall by wall, what belongs to none last.
+    for line in sorted(fit.before, key=lambda line: (line.wall == 0, line.wall)):
         text = line_words(line)
         flow.need(book.high(text, flow.wide - _BEHIND) + (24 if line.wall != wall else 2))
         if line.wall != wall:
@@ -65,9 +69,10 @@ def _before(book: Pages, fit: Fit) -> None:
         book.y += 2
     text = "Wiring, gas and water are for licensed trades. Old paint may hold lead, old floors, boards and soffits asbestos: have them tested first. Local codes decide."
     flow.need(book.high(text, flow.wide) + 8)
-    book.y += 8
+    book.y += 4
     book.words(flow.x, text, flow.wide)
-    flow.end()
+    book.y += 10
+    return flow
 
 
 # A sheet for each wall
@@ -76,7 +81,8 @@ def _before(book: Pages, fit: Fit) -> None:
 def _wall(book: Pages, fit: Fit, number: int) -> None:
     made, write = fit.made, book.write
     wall, line = made.rooms[number - 1].wall, fit.line(number)
-    told = "Tape this to the wall. Places count from its left end and up from the level line; within a case from its left side."
+    island = wall.island is not None
+    told = f"{'Lay this where it is to stand' if island else 'Tape this to the wall'}. Places count from its left end and up from the level line; within a case from its left side."
     if line is not None and line.read:
         told += f" Level line: highest point of the floor, {write(line.highest[0])} from the left, {write(line.highest[1])} out."
 
@@ -102,8 +108,9 @@ def _wall(book: Pages, fit: Fit, number: int) -> None:
         if entry.wall != number or place is None:
             continue
         order = next(i for i, each in enumerate(fit.order, start=1) if each is entry)
-        mine = [a for a in anchors_of(fit, entry.letter) if a.axis == 1]
-        heights = sorted({place.low + Length(a.fastener.head[2]) for a in mine})
+        # What stands free is held by the floor alone.
+        mine = [a for a in anchors_of(fit, entry.letter) if a.axis == 1 or island]
+        heights = sorted({place.low + Length(a.fastener.head[2]) for a in mine if a.axis == 1})
         rows.append((
             "x", entry.letter, str(order), write(place.case_x), write(place.case_x + place.case_width),
             ", ".join(write(h) for h in heights) or "–", _screws(book, mine), _packed(book, fit, entry.letter),
@@ -131,7 +138,7 @@ def _screws(book: Pages, anchors: Sequence[Anchor]) -> str:
     found = []
     for (length, holds), mine in rows.items():
         at = ", ".join(book.write(Length(x)) for x in sorted(mine))
-        found.append(f"{book.write(length)} into {holds.words} at {at}")
+        found.append(f"{'screws' if len(mine) > 1 else 'screw'} of {book.write(length)} into {holds.words} at {at}")
     return "; ".join(found) or "–"
 
 
@@ -177,17 +184,27 @@ def _told(book: Pages, jobs: Sequence[JobStep]) -> list[_Told]:
     return found
 
 
-def _steps(book: Pages, jobs: Sequence[JobStep]) -> None:
+def _said_once(told: Sequence[_Told]) -> dict[str, list[str]]:
+    """Return what is said at every step of a name, word for word, and names no part and no figure, by that name."""
+    often = Counter((each.title, row) for each in told for row in each.rows if not any(c.isdigit() for c in row))
+    found: dict[str, list[str]] = {}
+    for (title, row), count in often.items():
+        if count >= _OFTEN and count == sum(1 for each in told if each.title == title):
+            found.setdefault(title, []).append(row)
+    return found
+
+
+def _steps(book: Pages, flow: Flow, jobs: Sequence[JobStep]) -> None:
     bench = bench_of(book.made)
-
-    def begin() -> None:
-        book.start(
-            Chapter.FIT, "In the room", "", "In this order; each line is ticked, and what came out is written down."
-        )
-
-    begin()
-    flow = book.flow(book.columns, begin)
-    for told in _told(book, jobs):
+    steps = _told(book, jobs)
+    once = _said_once(steps)
+    for title, rows in once.items():
+        lead, text = f"Every time, {title}:", " ".join(rows)
+        flow.need(book.high_led(lead, text, flow.wide) + 6)
+        book.led(flow.x, lead, text, flow.wide)
+        book.y += 6
+    for told in steps:
+        told.rows = [row for row in told.rows if row not in once.get(told.title, ())]
         letters, first, last = [job.rows[0][0] for job in told.jobs], told.jobs[0], told.jobs[-1]
         numbers = str(first.n) if first is last else f"{first.n} to {last.n}"
         who = f"{', '.join(letters)}: " if bench.is_case(letters[0]) else ""
@@ -195,7 +212,7 @@ def _steps(book: Pages, jobs: Sequence[JobStep]) -> None:
         room = flow.wide - _BEHIND
         heads = book.broken(head, flow.wide, 13, True)
         high = 18 * len(heads) + sum(book.high(text, room) + 2 for text in told.rows) + 18 * len(told.asks) + 8
-        flow.need(min(high, 200.0))
+        flow.need(min(high, 90.0))
         for line in heads:
             book.canvas.text(flow.x, book.y, line, 13, "start", "ink", True)
             book.y += 18

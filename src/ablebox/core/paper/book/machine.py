@@ -73,6 +73,7 @@ def drawn(book: Pages) -> list[Drawn]:
     """
     found: list[Drawn] = []
     by_key: dict[object, Drawn] = {}
+    mirrored: dict[object, Drawn] = {}
     for part in book.made.parts:
         if not part.machining or not book.shows(part.case):
             continue
@@ -85,10 +86,13 @@ def drawn(book: Pages) -> list[Drawn]:
         one = next((by_key[key] for key in keys if key in by_key), None)
         if one is not None:
             one.parts.append(part)
-        elif part.hand is not Hand.NONE and (other := _mirror_of(view, told, part.hand, by_key)) is not None:
+        elif (
+            other := next((mirrored[key] for key in keys if key in mirrored), None)
+            or _mirror_of(view, told, part.hand, by_key)
+        ) is not None:
             other.mirrored.append(part)
             # What is like it is mirrored as well.
-            continue
+            mirrored.update(dict.fromkeys(keys, other))
         else:
             one = Drawn([part], [])
             found.append(one)
@@ -101,7 +105,7 @@ def _mirror_of(view: Drawing, told: tuple[object, ...], hand: Hand, known: Mappi
     lines_of = told[0]
     assert isinstance(lines_of, tuple)
     turned = (tuple(_other_hand(text) for text in lines_of), *told[1:])
-    other = Hand.LEFT if hand is Hand.RIGHT else Hand.RIGHT
+    other = {Hand.LEFT: Hand.RIGHT, Hand.RIGHT: Hand.LEFT}.get(hand, hand)
     for a, b in ((-1, 1), (1, -1)):
         found = known.get(("form", _form(view, a, b), turned, other))
         if found is not None:
@@ -153,11 +157,14 @@ def _drawings(book: Pages) -> None:
     if not rows:
         return
 
+    before = len(book.pages)
+
     def begin() -> None:
         under = "The machined face is up. Thick red edges are banded. Places count from the named edges of the finished part."
         if usual is not None:
             under += f" {usual_words(usual, book.made.units)}"
-        book.start(Chapter.MACHINE, "Machining", "", under)
+        # Said once.
+        book.start(Chapter.MACHINE, "Machining", "", under if len(book.pages) == before else "")
 
     book.leading, book.plain = _LEADING, PLAIN
     begin()

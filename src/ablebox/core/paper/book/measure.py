@@ -4,18 +4,22 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import dataclass
 
 from ...drawing import case_views
 from ...drawing.exploded import exploded
 from ...drawing.look import Look
 from ...drawing.plan_view import plan_view
+from ...drawing.replay import fitted
 from ...drawing.room_view import room_view
 from ...drawing.run_view import run_view
+from ...drawing.shapes import Drawing
 from ...reckoning import Reckoned
 from ...room.island import FREE
 from ...shop.made import goods_words
+from ..canvas.pdf_canvas import width_of
 from .chapter import Chapter
-from .pages import EDGE, GUTTER, PLAIN, SMALL, Pages
+from .pages import EDGE, GUTTER, LEADING, PLAIN, TYPE, Pages
 
 
 def measure_pages(book: Pages) -> None:
@@ -32,49 +36,82 @@ def _walls(book: Pages) -> None:
         book.start(Chapter.MEASURE, title)
 
     begin()
-    for number, room in enumerate(made.rooms, start=1):
-        line = made.line(number)
-        filled = bool(line.places or made.line(number, True).places)
-        texts = []
-        for reading, width in zip(room.wall.widths, room.widths, strict=True):
-            up = f", {book.write(reading.up)} up" if reading.up is not None else ""
-            texts.append(f"{book.write(width.length)} wide at {reading.words}{up} ({reading.method.words})")
-        texts += [
-            f"{book.write(also.length)} {also.label}"
-            for also in (room.ceiling, room.mouth, room.rising, room.falling, room.usable) if also is not None
-        ]  # fmt: skip
-        over = line.left_over
-        if over is not None and line.usable is not None and line.places:
-            texts.append(
-                f"{book.write(over) if over.ticks >= 0 else '0'} of {book.write(line.usable.length)} is left over"
-            )
-        if room.wall.island is not None:
-            texts.append(FREE)
-        words = "; ".join(texts) + "." if texts else "Not measured yet."
-        high = min(262.0, (book.height - 200) / 2)
-        if book.y + 20 + book.high(words, book.wide) + high > book.bottom:
+    walls = [_wall(book, number) for number, _ in enumerate(made.rooms, start=1)]
+    while walls:
+        count = 2 if len(walls) > 1 and all(each.narrow(book) for each in walls[:2]) else 1
+        beside, walls = walls[:count], walls[count:]
+        wide = (book.wide - (count - 1) * GUTTER) / count
+        words = max(book.high(each.words, wide) for each in beside)
+        if book.y + 20 + words + _WALL > book.bottom:
             begin()
-        book.heading(EDGE, room.wall.name)
-        book.words(EDGE, words, book.wide)
-        book.y += 4
-        view = run_view(made, number, "") if filled else room_view(made, number)
-        book.draw(view, (EDGE, book.y, book.width - EDGE, book.y + high))
-        book.y += high + 10
+        high = min(_WALL, (book.bottom - book.y) / 2 - 40) if len(made.rooms) > 1 else _WALL
+        top = book.y
+        for i, each in enumerate(beside):
+            x, book.y = EDGE + i * (wide + GUTTER), top
+            book.heading(x, each.name)
+            book.words(x, each.words, wide)
+            at = top + 22 + words
+            book.draw(each.view, (x, at, x + wide, at + high))
+        book.y = top + 22 + words + high + 10
     if len(made.rooms) > 1:
         if book.y + 240 > book.bottom:
             begin()
         book.heading(EDGE, "From above; what hangs is drawn with broken lines")
-        book.draw(plan_view(made, 0), (EDGE, book.y, book.width - EDGE, min(book.bottom, book.y + 330)))
-        book.y = min(book.bottom, book.y + 330)
+        low = min(book.bottom, book.y + 330)
+        book.draw(plan_view(made, 0), (EDGE, book.y, book.width - EDGE, low))
+        book.y = low
+
+
+#: How high a wall is drawn at most, in points, and what of its scale it may lose where two stand beside each other.
+_WALL, _LOSES = 262.0, 0.8
+
+
+@dataclass(frozen=True, slots=True)
+class _Wall:
+    """A wall as it stands on paper: its name, what was measured, and its view."""
+
+    name: str
+    words: str
+    view: Drawing
+
+    def narrow(self, book: Pages) -> bool:
+        """Whether half the page is as good as wide enough for it."""
+        whole, half = (
+            fitted(self.view, 0, 0, wide, _WALL, None).scale for wide in (book.wide, (book.wide - GUTTER) / 2)
+        )
+        return half >= whole * _LOSES
+
+
+def _wall(book: Pages, number: int) -> _Wall:
+    made = book.made
+    room, line = made.rooms[number - 1], made.line(number)
+    filled = bool(line.places or made.line(number, True).places)
+    texts = []
+    for reading, width in zip(room.wall.widths, room.widths, strict=True):
+        up = f", {book.write(reading.up)} up" if reading.up is not None else ""
+        texts.append(f"{book.write(width.length)} wide at {reading.words}{up} ({reading.method.words})")
+    texts += [
+        f"{book.write(also.length)} {also.label}"
+        for also in (room.ceiling, room.mouth, room.rising, room.falling, room.usable) if also is not None
+    ]  # fmt: skip
+    over = line.left_over
+    if over is not None and line.usable is not None and line.places:
+        texts.append(f"{book.write(over) if over.ticks >= 0 else '0'} of {book.write(line.usable.length)} is left over")
+    if room.wall.island is not None:
+        texts.append(FREE)
+    words = "; ".join(texts) + "." if texts else "Not measured yet."
+    return _Wall(room.wall.name, words, run_view(made, number, "") if filled else room_view(made, number))
 
 
 def _cases(book: Pages) -> None:
-    """Two cases a page, more where they are told in few words: from the front, cut through, from above, taken apart, and their sums."""
+    """Two cases a page, three where there is room: from the front, cut through or from above, taken apart, and their sums."""
 
     def begin() -> None:
-        book.start(Chapter.MEASURE, "The cases", "", "From the front, cut through, from above, and taken apart.")
+        book.start(
+            Chapter.MEASURE, "The cases", "", "From the front, cut through (a corner case from above), and taken apart."
+        )
 
-    book.plain = PLAIN
+    book.plain, book.leading = PLAIN, _LEADING
     left = [(letters, _LEAST + _sums_high(book, letters[0])) for letters in _alike(book)]
     while left:
         begin()
@@ -87,7 +124,7 @@ def _cases(book: Pages) -> None:
             _case(book, letters, top, high + more - 8)
             top += high + more
         left = left[count:]
-    book.plain = 1.0
+    book.plain, book.leading = 1.0, LEADING
 
 
 def _alike(book: Pages) -> list[list[str]]:
@@ -96,21 +133,27 @@ def _alike(book: Pages) -> list[list[str]]:
     for case, assembly in book.made.built:
         if book.shows(case.letter):
             parts = tuple((part.role, part.box, part.goods, part.cuts, part.outline) for part in assembly.parts)
-            sums = tuple(text for column in _columns_of(book, case.letter) for text in column)
             sizes = tuple(number.length for number in assembly.outside)
-            found.setdefault((sizes, parts, sums, case.goods), []).append(case.letter)
+            found.setdefault((sizes, parts, tuple(_sums(book, case.letter)), case.goods), []).append(case.letter)
     return list(found.values())
 
 
 #: What the drawings of a case and its heading take at least, and at most, in points.
-_LEAST, _MOST = 162.0, 400.0
+_LEAST, _MOST = 158.0, 400.0
+#: From line to line, as a share of the type.
+_LEADING = 1.15
 
 
-def _columns_of(book: Pages, letter: str) -> list[list[str]]:
+def _sums(book: Pages, letter: str) -> list[str]:
+    """Return the sums of a case people ask about."""
+    return [_line(book, number) for number in _numbers(book, letter)]
+
+
+def _columns_of(book: Pages, letter: str) -> list[Sequence[str]]:
     """Return the sums of a case in two columns, cut where they come out as equal as can be."""
-    sums, half = [_line(book, number) for number in _numbers(book, letter)], (book.wide - GUTTER) / 2
+    sums, half = _sums(book, letter), (book.wide - GUTTER) / 2
     high = [book.high(text, half) for text in sums]
-    cut = min(range(len(sums) + 1), key=lambda n: max(sum(high[:n]), sum(high[n:])))
+    cut = min(range(len(sums) + 1), key=lambda n: (max(sum(high[:n]), sum(high[n:])), -n))
     return [sums[:cut], sums[cut:]]
 
 
@@ -123,29 +166,34 @@ def _sums_high(book: Pages, letter: str) -> float:
 def _case(book: Pages, letters: Sequence[str], top: float, high: float) -> None:
     made, letter = book.made, letters[0]
     case = made.project.case(letter)
-    canvas = book.canvas
     book.y = top
-    book.words(EDGE, ", ".join(f"{each} {made.project.case(each).name}" for each in letters), book.wide, 14, bold=True)
+    title = ", ".join(f"{each} {made.project.case(each).name}" for each in letters)
     words = goods_words(made.project.rack.sheet_goods(case.goods), made.units)
-    if len(letters) > 1:
-        book.words(EDGE, f"The same to the last part; codes as in {letter}.", book.wide)
     built = f"{words} · {case.frame.words} · {case.kick.words} · back {case.back.words} · top {case.top.words}"
-    book.words(EDGE, built, book.wide, 10.5 if not any(c.isdigit() for c in built) else 11.5)
+    if len(letters) > 1:
+        built = f"The same to the last part, codes as in {letter} · {built}"
+    beside = width_of(title, 14, True) + 12
+    if beside + width_of(built, TYPE, False) <= book.wide:
+        book.canvas.text(EDGE, top, title, 14, "start", "ink", True)
+        book.words(EDGE + beside, built, book.wide - beside)
+        book.y += 4
+    else:
+        book.words(EDGE, title, book.wide, 14, bold=True)
+        book.words(EDGE, built, book.wide)
     half = (book.wide - GUTTER) / 2
     columns, low = _columns_of(book, letter), _sums_high(book, letter)
-    room = max(96.0, top + high - book.y - low - 18)
-    views = [("front", case_views.elevation(made, letter)), ("cut through", case_views.section(made, letter))]
+    room = max(110.0, top + high - book.y - low - 12)
+    views = [case_views.elevation(made, letter), case_views.section(made, letter)]
     if made.assembly(letter).slant is not None:
         # A corner case is known by what it is from above.
-        views[1] = ("from above", case_views.plan(made, letter))
-    views.append(("apart", exploded(made.assembly(letter), case_views.codes_by_role(made.parts, letter), Look())))
+        views[1] = case_views.plan(made, letter)
+    views.append(exploded(made.assembly(letter), case_views.codes_by_role(made.parts, letter), Look()))
     x = EDGE
-    for share, (name, view) in zip((0.38, 0.36, 0.26), views, strict=True):
+    for share, view in zip((0.38, 0.36, 0.26), views, strict=True):
         wide = book.wide * share
-        canvas.text(x + wide / 2, book.y + 2, name, SMALL, "middle", "ink", False)
-        book.draw(view, (x + 4, book.y + 10, x + wide - 4, book.y + room))
+        book.draw(view, (x + 4, book.y, x + wide - 4, book.y + room - 4))
         x += wide
-    at = book.y + room + 10
+    at = book.y + room + 6
     for i, column in enumerate(columns):
         book.y = at
         for text in column:

@@ -137,7 +137,7 @@ class Pages:
                 at += TYPE * self.leading
         for i, row in enumerate(rows):
             canvas.text(self.width - EDGE, top + 10 + i * 15, row, 12.0 if i == 0 else TYPE, "end", "ink", i == 0)
-        rule = max(top + TAG + 6, at - 3, top + 4 + len(rows) * 15)
+        rule = max(top + (TAG + 6 if tag or under else 30), at - 3, top + 4 + len(rows) * 15)
         canvas.polyline([(EDGE, rule), (self.width - EDGE, rule)], "ink", 2.0, False)
         self.y = rule + 16
 
