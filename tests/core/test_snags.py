@@ -6,14 +6,17 @@ from __future__ import annotations
 import unittest
 from collections import Counter
 from dataclasses import replace
+from fractions import Fraction
 from random import Random
 
 from ablebox.core.assembly.proof import Fault, Finding
 from ablebox.core.assembly.role import PartKind, Role
+from ablebox.core.cabinet.design import Case
 from ablebox.core.case.back_laid_on import LaidOnBack
 from ablebox.core.case.back_rabbeted import RabbetedBack
 from ablebox.core.case.base_frame import BaseFrame
 from ablebox.core.case.bottom import Bottom
+from ablebox.core.case.extra.cord_space import CordSpace
 from ablebox.core.case.frame.face_frame import FaceFrame, Stile
 from ablebox.core.case.inside.layout import Bay, Columns
 from ablebox.core.case.inside.shelves_on_pins import PinShelves
@@ -28,6 +31,7 @@ from ablebox.core.fronts.cell.racks import DoorRacks
 from ablebox.core.fronts.face import FaceFronts, Line
 from ablebox.core.fronts.fit.full_overlay import FullOverlay
 from ablebox.core.fronts.fit.overlay import Overlay
+from ablebox.core.fronts.none import NoFronts
 from ablebox.core.lengths import Length, inches, millimetres
 from ablebox.core.project.choices import choice
 from ablebox.core.project.tree import DonePiece, HeldPiece, HeldSheet, Project, new_project
@@ -66,6 +70,23 @@ def _racked(racks: DoorRacks, width: Length | None = None):  # type: ignore[no-u
         return project.with_case(case if width is None else replace(case, follows=False, width=width))
 
     return change
+
+
+def _drawers(case: Case) -> Case:
+    assert isinstance(case.fronts, FaceFronts)
+    return replace(case, fronts=replace(case.fronts, face=Drawer()), inside=Bay())
+
+
+def _shelved(case: Case) -> Case:
+    return replace(case, fronts=NoFronts(), inside=Bay((PinShelves(1),)))
+
+
+def _cords(change):  # type: ignore[no-untyped-def]
+    """Return what keeps a space for cords before the back of a case that is changed, 3 deep, over most of its height."""
+    space = CordSpace("back", along=inches(15), across=inches(8), long=inches(28), deep=inches(3))
+    return lambda project: project.with_case(
+        replace(change(project.cases[0]), follows=False, in_alcove=False, extras=(space,))
+    )
 
 
 def _put(key: str, text: str):  # type: ignore[no-untyped-def]
@@ -217,6 +238,8 @@ class EachSnag(unittest.TestCase):
             "stand where a hinge is",
             True,
         ),
+        (_cords(_drawers), "cords.space", Level.WARN, "of the 3 that are kept free for cords at the back", True),
+        (_cords(_shelved), "cords.space", Level.WARN, "the shelf takes", True),
         (_put("A/fronts.hinge.depth", "21/32"), "proof.cup", Level.STOP, "cups leave 1/16", True),
         (lambda p: _with(p, back=LaidOnBack(upper_rail=False)), "joint.no-rail", Level.WARN, "nothing to screw", True),
         (_short_boards, "stock.short-board", Level.STOP, "the longest board", False),
@@ -323,6 +346,56 @@ class TippingUp(unittest.TestCase):
         self.assertNotIn("fit.tip-up", [s.code for s in snags(Made(fits))])
         hair = replace(case, height=millimetres("800.0000625"))
         self.assertIn("fit.tip-up", [s.code for s in snags(Made(replace(fits, cases=(hair,))))])
+
+
+class Cords(unittest.TestCase):
+    def test_spaces_for_cords_are_told_where_something_stands_in_them(self) -> None:
+        """Random spaces against random parts; what stands in them is reckoned apart, in exact millimetres from the parts' own sizes."""
+        told = free = 0
+        for seed in range(many(60)):
+            rng = Random(seed)
+            try:
+                case = replace(any_case(rng), in_alcove=False, follows=False)
+                made = Made(replace(new_project(), rack=random_rack(rng), cases=(case,)))
+                assembly = made.assembly("A")
+                part = rng.choice([each for each in assembly.parts if not each.tilt and not each.footprint])
+                sizes = part.length.length.mm, part.width.length.mm
+                long, wide = (rng.uniform(10, size - 5) for size in sizes)
+                along, across = (
+                    rng.uniform(a / 2 + 1, b - a / 2 - 1) for a, b in zip((long, wide), sizes, strict=True)
+                )
+                extra = CordSpace(
+                    str(part.role), rng.choice(["low", "high"]), *(millimetres(round(each)) for each in (along, across, long, wide)),
+                    millimetres(rng.randint(5, 120)),
+                )  # fmt: skip
+                made = Made(made.project.with_case(replace(case, extras=(extra,))))
+                assembly = made.assembly("A")
+            except (AbleBoxError, ValueError, IndexError):
+                continue
+            if made.unbuilt:
+                continue
+            low, high = [Fraction(0)] * 3, [Fraction(0)] * 3
+            for axis, middle, size in zip(
+                part.axes, (extra.along, extra.across), (extra.long, extra.wide), strict=False
+            ):
+                low[axis] = Fraction(part.corner[axis].ticks + middle.ticks - size.ticks // 2, 16000)
+                high[axis] = low[axis] + Fraction(size.ticks, 16000)
+            flat, deep, thick = (
+                part.axes[2],
+                Fraction(extra.deep.ticks, 16000),
+                Fraction(part.thickness.length.ticks, 16000),
+            )
+            face = Fraction(part.corner[flat].ticks, 16000) + (thick if extra.into == "high" else 0)
+            low[flat], high[flat] = (face, face + deep) if extra.into == "high" else (face - deep, face)
+            within = [
+                each for each in assembly.parts
+                if each.role.whole != part.role.whole
+                and all(Fraction(each.box.low[i], 16000) < high[i] and low[i] < Fraction(each.box.high[i], 16000) for i in range(3))
+            ]  # fmt: skip
+            found = [snag for snag in snags(made) if snag.code == "cords.space"]
+            self.assertEqual(bool(found), bool(within), (seed, extra))
+            told, free = told + bool(found), free + (not found)
+        self.assertGreater(min(told, free), 4)
 
 
 class Offers(unittest.TestCase):

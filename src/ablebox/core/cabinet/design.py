@@ -34,6 +34,7 @@ from ..case.extra.apply import Extra
 from ..case.extra.arch import Arch
 from ..case.extra.cord_notch import CordNotch
 from ..case.extra.cord_outlet import CordOutlet
+from ..case.extra.cord_space import CordSpace
 from ..case.extra.corner_notch import CornerNotch
 from ..case.extra.finger_slot import FingerSlot
 from ..case.extra.lamp import Lamp
@@ -123,7 +124,7 @@ SCHOOLS: dict[str, dict[str, type]] = {
     "counter": {"none": NoCounter, "sheet": SheetTop},
     "extra": {
         "hole": RoundHole, "finger-slot": FingerSlot, "notch": CornerNotch, "arch": Arch, "cord-outlet": CordOutlet,
-        "cord-notch": CordNotch, "light-groove": LightGroove, "lamp": Lamp, "switch": Switch,
+        "cord-notch": CordNotch, "cord-space": CordSpace, "light-groove": LightGroove, "lamp": Lamp, "switch": Switch,
     },
     "fronts": {"face": FaceFronts, "open": NoFronts},
     "fit": {

@@ -18,6 +18,7 @@ from ..lengths import TICKS_PER_MM, Length
 from ..parts.listing import Part
 from ..reckoning import Reckoned
 from ..shop.made import Made
+from .cord_marks import cord_spaces
 from .cut_through import cut_part, cut_rects, outline
 from .from_the_front import part_from_the_front, pulls_of, swing_of
 from .rack_marks import racks_on
@@ -96,6 +97,7 @@ def elevation(made: Made, letter: str, open_doors: bool = False, bay_lit: str = 
             drawing.add(
                 Area(x0, z0, x1 - x0, z1 - z0, "", "select" if bay.path == bay_lit else "", 2.2, "", f"bay:{bay.path}")
             )
+        drawing.add(*cord_spaces(made, letter, (0, 2)))
         _inside_dimensions(made, drawing, assembly)
     return drawing
 
@@ -231,7 +233,7 @@ def section(made: Made, letter: str, plane: int | None = None, pulled: frozenset
             drawing.add(*_cut(part, "side", at, f"part:{codes[part.role]}"))
     _, height, depth = assembly.outside
     h, d = height.length.mm, depth.length.mm
-    drawing.add(*racks_on(assembly, (1, 2), at=at), *stands(assembly, 1))
+    drawing.add(*racks_on(assembly, (1, 2), at=at), *cord_spaces(made, letter, (1, 2), at), *stands(assembly, 1))
     front = min(_mm(part.box.low[1]) for part in assembly.parts)
     drawing.add(Path(((front - 20, 0), (d + 30, 0)), "quiet", 1.2), _dimension(made, depth, True, 0, d, h, 1.9))
     carcass = _mm(assembly.part(LEFT).box.low[1])

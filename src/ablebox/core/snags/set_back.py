@@ -4,14 +4,14 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import fields, is_dataclass, replace
-from typing import Any
+from dataclasses import replace
 
 from ..assembly.fitting import FittingKind
 from ..assembly.proof import Fault, Finding
 from ..assembly.role import PartKind, Role
 from ..cabinet.design import Case
 from ..cabinet.places import at, put
+from ..cabinet.records import changed
 from ..case.inside.layout import Rows
 from ..case.inside.shelves_on_pins import PinShelves
 from ..fronts.cell.racks import DoorRacks
@@ -42,14 +42,14 @@ def set_back(made: Made, case: Case, role: Role, clear: Callable[[Length], Lengt
             i = role.number[-1] - 1
             far = clear(rows.setbacks[i] if i < len(rows.setbacks) else ZERO)
             setbacks = (*rows.setbacks[:i], far, *rows.setbacks[i + 1 :])
-            changed = put(case, path, replace(rows, setbacks=setbacks))
-            return Fix(f"Set the fixed shelf back {write(far)}", made.project.with_case(changed))
+            after = put(case, path, replace(rows, setbacks=setbacks))
+            return Fix(f"Set the fixed shelf back {write(far)}", made.project.with_case(after))
     if role.kind is PartKind.SHELF:
         for i, fitting in enumerate(getattr(at(case, path), "fittings", ())):
             if isinstance(fitting, PinShelves):
                 far = clear(fitting.setback)
-                changed = put(case, f"{path}.fittings.{i}", replace(fitting, setback=far, setbacks=()))
-                return Fix(f"Set the shelves back {write(far)}", made.project.with_case(changed))
+                after = put(case, f"{path}.fittings.{i}", replace(fitting, setback=far, setbacks=()))
+                return Fix(f"Set the shelves back {write(far)}", made.project.with_case(after))
     return None
 
 
@@ -67,11 +67,11 @@ def off_the_rack(made: Made, case: Case, finding: Finding) -> Fix | None:
     if finding.beside is not None and finding.beside.kind in _BEHIND:
         deep = Length(finding.beside.box.low[1] - rack.box.low[1]) - usual(_PLAY)
         if deep >= usual(_SHALLOW):
-            changed = _racks(case, lambda racks: replace(racks, deep=min(racks.deep, deep)))
-            return Fix(f"Take racks {write(deep)} deep", made.project.with_case(changed))
+            shallower = changed(case, (DoorRacks,), lambda racks: replace(racks, deep=min(racks.deep, deep)))
+            return Fix(f"Take racks {write(deep)} deep", made.project.with_case(shallower))
     step = usual(_STEP)
     for i in range(1, _STEPS + 1):
-        moved = _racks(case, lambda racks, by=step * i: replace(racks, side=racks.side + by))  # type: ignore[misc]
+        moved = changed(case, (DoorRacks,), lambda racks, by=step * i: replace(racks, side=racks.side + by))  # type: ignore[misc]
         project = made.project.with_case(moved)
         again = Made(project)
         if case.letter in again.unbuilt:
@@ -82,17 +82,3 @@ def off_the_rack(made: Made, case: Case, finding: Finding) -> Fix | None:
         ):
             return Fix(f"Keep the racks {write(step * i)} further from the doors' sides", project)
     return None
-
-
-def _racks(record: Any, change: Callable[[DoorRacks], DoorRacks]) -> Any:
-    """Return a record in which all racks on doors are changed."""
-    if isinstance(record, DoorRacks):
-        return change(record)
-    if isinstance(record, tuple):
-        return tuple(_racks(each, change) for each in record)
-    if is_dataclass(record) and not isinstance(record, (type, Length)):
-        changes = {each.name: getattr(record, each.name) for each in fields(record) if each.init}
-        moved = {name: _racks(value, change) for name, value in changes.items()}
-        # What holds no rack stays the very same.
-        return record if all(moved[name] is changes[name] for name in moved) else replace(record, **moved)
-    return record

@@ -27,6 +27,7 @@ from ...core.bench.bench import known_steps
 from ...core.bench.states import states
 from ...core.cabinet.design import SCHOOLS
 from ...core.cabinet.switching import switched
+from ...core.drawing.cord_marks import cord_spaces_at
 from ...core.drawing.part_view import part_view
 from ...core.drawing.shapes import Drawing
 from ...core.jigs.blocks import JIG
@@ -217,7 +218,9 @@ class PartsStage(Stage):
             self.drawing.show_drawing(Drawing("no part"))
             return
         units = self.desk.document.project.units
-        self.drawing.show_drawing(part_view(part, units))
+        view = part_view(part, units)
+        view.add(*cord_spaces_at(self.desk.document.made, part))
+        self.drawing.show_drawing(view)
         self._lines.addWidget(Words(f"{part.code}  {part.name}", 17, True))
         facts = f"{part.bench_face.words} face up"
         if part.hand.value:

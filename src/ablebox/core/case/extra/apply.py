@@ -14,6 +14,7 @@ from ..shell import Shell, Work
 from .arch import Arch
 from .cord_notch import CordNotch
 from .cord_outlet import CordOutlet
+from .cord_space import CordSpace
 from .corner_notch import CornerNotch
 from .finger_slot import FingerSlot
 from .lamp import Lamp
@@ -26,7 +27,7 @@ from .switch import Switch
 _KEEP = inches("1/8")
 
 Wired = LightGroove | Lamp | Switch
-Extra = RoundHole | FingerSlot | CornerNotch | Arch | CordOutlet | CordNotch | Wired
+Extra = RoundHole | FingerSlot | CornerNotch | Arch | CordOutlet | CordNotch | CordSpace | Wired
 
 
 def worked(shell: Shell, extras: tuple[Extra, ...], parts: tuple[Placed, ...], work: Work) -> tuple[Placed, ...]:

@@ -17,7 +17,7 @@ def face_of(part: Placed) -> Face:
 
 
 #: Which of its two faces something is let into.
-INTO = {"low": "the lower or left one", "high": "the upper or right one"}
+INTO = {"low": "the lower, left or front one", "high": "the upper, right or back one"}
 
 
 def face_into(part: Placed, into: str) -> Face:
