@@ -6,12 +6,15 @@ from __future__ import annotations
 import unittest
 from dataclasses import replace
 from itertools import product
+from math import hypot
 from random import Random
 from typing import Any
 
 from ablebox.core.assembly.check import check
-from ablebox.core.assembly.part import Assembly, Face
+from ablebox.core.assembly.fitting import FittingKind
+from ablebox.core.assembly.part import Assembly, CutKind, Face
 from ablebox.core.assembly.proof import Fault
+from ablebox.core.assembly.role import PartKind
 from ablebox.core.assembly.turned import SIDES, seen_from
 from ablebox.core.assembly.uses import Use
 from ablebox.core.cabinet.build import build
@@ -42,7 +45,8 @@ from ablebox.core.fronts.fit.overlay import Overlay
 from ablebox.core.fronts.making.applied_frame import AppliedFrame
 from ablebox.core.fronts.making.edged_slab import CORNERS, EdgedSlab
 from ablebox.core.fronts.making.frame_panel import FramePanel
-from ablebox.core.lengths import Length, inches, millimetres
+from ablebox.core.fronts.none import NoFronts
+from ablebox.core.lengths import TICKS_PER_MM, Length, inches, millimetres
 from ablebox.core.paper.full_size.templates import NothingShaped, templates
 from ablebox.core.parts.words import lines
 from ablebox.core.project.tree import new_project
@@ -116,6 +120,48 @@ class ByHand(unittest.TestCase):
             face = replace(case.fronts, face=Door(racks=DoorRacks(2, side=inches(side))))  # type: ignore[type-var]
             made = Made(replace(project, cases=(replace(case, in_alcove=False, width=inches(15), fronts=face),)))
             self.assertEqual(any(each.fault is Fault.SWING for each in made.findings("A")), meets, side)
+
+    def test_racks_swing_out_of_the_rear_and_the_ends_as_well(self) -> None:
+        """Hinge, rack and what is beside it from the parts themselves: it meets where the rack's corner is farther from the hinge."""
+        project, case = new_project(), starting_case("A", "base", System.INCH)
+        for place, face in (("rear", "rear"), ("left_end", "left"), ("right_end", "right")):
+            seen = set()
+            for eighths in range(4, 40, 2):
+                doors = replace(case.fronts, face=Door(racks=DoorRacks(2, side=Length(inches("1/8").ticks * eighths))))  # type: ignore[type-var]
+                shown = replace(
+                    case,
+                    in_alcove=False,
+                    width=inches(18),
+                    depth=inches(18),
+                    fronts=NoFronts(),
+                    inside=Bay(),
+                    back=NoBack(),
+                )
+                made = Made(replace(project, cases=(replace(shown, **{place: doors}),)))
+                if made.unbuilt or any(
+                    each.fault is Fault.CLASH and each.roles[0].kind is PartKind.SIDE for each in made.findings("A")
+                ):
+                    # It does not even shut.
+                    continue
+                assembly = made.assembly("A")
+                door = next(part for part in assembly.parts if part.role.whole.kind is PartKind.DOOR).box
+                rack = next(each for each in assembly.fittings if each.kind is FittingKind.DOOR_RACK).box
+                if face == "rear":
+                    side = assembly.part("side.left").box.high[0]
+                    hinge, edge, far, deep = door.high[0], side, rack.low[0], door.low[1] - rack.low[1]
+                else:
+                    hole = next(cut.box for cut in assembly.part(f"side.{face}").cuts if cut.kind is CutKind.WINDOW)
+                    left = face == "left"
+                    hinge, edge, far = (
+                        (door.high[1], hole.low[1], rack.low[1]) if left else (door.low[1], hole.high[1], rack.high[1])
+                    )
+                    deep = rack.high[0] - door.high[0] if left else door.low[0] - rack.low[0]
+                spare = (abs(edge - hinge) - hypot(far - hinge, deep)) / TICKS_PER_MM
+                if abs(spare) > 1:
+                    meets = any(each.fault is Fault.SWING for each in made.findings("A"))
+                    self.assertEqual(meets, spare < 0, (place, eighths, spare))
+                    seen.add(meets)
+            self.assertEqual(seen, {True, False}, place)
 
     def test_fronts_in_their_opening_bring_what_they_need_set_back(self) -> None:
         """Every kind with fronts, made inset or lipped: what is behind goes back by what is inside and 1/8 in (common practice)."""

@@ -19,14 +19,14 @@ from ..fastening.occupied import Rod, rods_of
 from ..fastening.sizes import DIAMETER
 from ..fastening.wood import solid, spans
 from ..hardware import Hardware
-from ..lengths import ZERO, Length, inches, millimetres
+from ..lengths import TICKS_PER_MM, ZERO, Length, inches, millimetres
 from ..project.placed import STRIP
 from ..room.backing import LINING, Backing, HoldKind, Stud
 from ..room.wall import Measured, Wall
 from ..run.place import Place
 from ..run.stacked import stands
 from ..run.strip import RunStrip, Sits
-from ..units import Units
+from ..units import System, Units
 from .anchor import INTO_STUD, Anchor, Holds
 from .between import Derived
 
@@ -50,8 +50,13 @@ _AGAINST = millimetres(2).ticks
 _OF = {HoldKind.STUD: Holds.STUD, HoldKind.RIB: Holds.RIB, HoldKind.INSERT: Holds.INSERT}
 
 
-def needed(holds: Holds) -> Length:
-    """Return how far a screw goes into something at least."""
+def needed(holds: Holds, units: Units) -> Length:
+    """Return how far a screw goes into something at least; for those who measure in millimetres the next whole one."""
+    least = _needed(holds)
+    return least if units.system is System.INCH else Length(-(-least.ticks // TICKS_PER_MM) * TICKS_PER_MM)
+
+
+def _needed(holds: Holds) -> Length:
     if holds is Holds.SOLID:
         return INTO_PLUG
     if holds in (Holds.RIB, Holds.INSERT):
@@ -309,7 +314,7 @@ def _anchor(
     if not items:
         return None
     before = sum((length for _, length in passes), ZERO)
-    need = needed(kind)
+    need = needed(kind, units)
     item = next((each for each in items if each.length >= before + need), items[-1])
     tip = list(head)
     tip[axis] += sign * item.length.ticks

@@ -106,8 +106,6 @@ _BODIES = frozenset({
     FittingKind.SOCKET, FittingKind.FOOT, FittingKind.CASTER, FittingKind.PULL, FittingKind.KNOB,
     FittingKind.DOOR_RACK,
 })  # fmt: skip
-#: Where in what two boxes share it is asked whether there is wood.
-_INSIDE = ((0.5, 0.5, 0.5), (0.1, 0.1, 0.1), (0.9, 0.9, 0.9), (0.1, 0.9, 0.5), (0.9, 0.1, 0.5))
 _OF_HINGES = frozenset({FittingKind.HINGE_ARM, FittingKind.HINGE_PLATE})
 
 
@@ -134,11 +132,7 @@ def clashes(assembly: Assembly, solids: dict[Role, Solid]) -> Iterator[Finding]:
                 continue
             if solid.part.role in fitting.holds:
                 continue
-            a, b = [max(low[i], c[i]) for i in (0, 1, 2)], [min(high[i], d[i]) for i in (0, 1, 2)]
-            if any(
-                solid.depth((a[0] + (b[0] - a[0]) * s[0], a[1] + (b[1] - a[1]) * s[1], a[2] + (b[2] - a[2]) * s[2])) > 0
-                for s in _INSIDE
-            ):
+            if solid.fills((low[0], low[1], low[2]), (high[0], high[1], high[2])):
                 fault = Fault.HINGE if fitting.kind in _OF_HINGES else Fault.CLASH
                 yield Finding(fault, (solid.part.role, *fitting.holds), fitting=fitting)
 

@@ -7,6 +7,7 @@ Limits (common practice): a tip keeps 1/8 in (3 mm) from every face in stock ove
 from __future__ import annotations
 
 from collections.abc import Sequence
+from itertools import pairwise
 from math import hypot, radians
 
 from ..part import Placed
@@ -16,6 +17,8 @@ TICKS = 16_000.0
 _THICK, _FAR, _NEAR = 15.875, 2.99, 1.49
 #: Boxes that only touch share less than this.
 TOUCH = 0.15
+#: Where in a piece of a slanting form it is asked whether there is wood; of a plain box its middle tells for all of it.
+_WITHIN = ((0.5, 0.5, 0.5), (0.1, 0.1, 0.1), (0.9, 0.9, 0.9), (0.1, 0.9, 0.5), (0.9, 0.1, 0.5))
 #: What pocket holes lean by.
 LEAN = radians(15)
 
@@ -38,6 +41,20 @@ class Solid:
     def margin(self) -> float:
         """How far a tip keeps from its faces."""
         return _FAR if self.thick > _THICK else _NEAR
+
+    def fills(self, low: Vector, high: Vector) -> bool:
+        """Whether there is any wood between two corners: looked at piece by piece, between the faces of what is cut out there."""
+        a = [max(low[i], self.low[i]) for i in (0, 1, 2)]
+        b = [min(high[i], self.high[i]) for i in (0, 1, 2)]
+        if any(b[i] - a[i] <= 0 for i in (0, 1, 2)):
+            return False
+        near = [cut for cut in self.cuts if all(cut[0][i] < b[i] and a[i] < cut[1][i] for i in (0, 1, 2))]
+        faces = [sorted({a[i], b[i], *(at[i] for cut in near for at in cut if a[i] < at[i] < b[i])}) for i in (0, 1, 2)]
+        shares = _WITHIN if self.ring is not None else _WITHIN[:1]
+        return any(
+            self.depth((x0 + (x1 - x0) * s, y0 + (y1 - y0) * t, z0 + (z1 - z0) * u)) > 0
+            for x0, x1 in pairwise(faces[0]) for y0, y1 in pairwise(faces[1]) for z0, z1 in pairwise(faces[2]) for s, t, u in shares
+        )  # fmt: skip
 
     def depth(self, at: Vector) -> float:
         """Return how far inside the wood a point is; below 0 outside."""
