@@ -35,6 +35,7 @@ from ablebox.core.fronts.none import NoFronts
 from ablebox.core.lengths import Length, inches, millimetres
 from ablebox.core.project.choices import choice
 from ablebox.core.project.tree import DonePiece, HeldPiece, HeldSheet, Project, new_project
+from ablebox.core.room.backing import HoldKind, Stud
 from ablebox.core.room.obstacle import Deal, usual
 from ablebox.core.room.reading import Method, Reading
 from ablebox.core.run.space import RunSpace, SpaceKind
@@ -70,6 +71,10 @@ def _racked(racks: DoorRacks, width: Length | None = None):  # type: ignore[no-u
         return project.with_case(case if width is None else replace(case, follows=False, width=width))
 
     return change
+
+
+def _in_a_vehicle(project: Project) -> Project:
+    return project.with_wall(1, replace(project.wall(1), studs=(Stud(inches(8), HoldKind.RIB),)))
 
 
 def _drawers(case: Case) -> Case:
@@ -238,6 +243,7 @@ class EachSnag(unittest.TestCase):
             "stand where a hinge is",
             True,
         ),
+        (_in_a_vehicle, "vehicle.latch", Level.WARN, "nothing keeps its pair of doors shut while it is driven", True),
         (_cords(_drawers), "cords.space", Level.WARN, "of the 3 that are kept free for cords at the back", True),
         (_cords(_shelved), "cords.space", Level.WARN, "the shelf takes", True),
         (_put("A/fronts.hinge.depth", "21/32"), "proof.cup", Level.STOP, "cups leave 1/16", True),

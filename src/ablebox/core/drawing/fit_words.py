@@ -37,6 +37,8 @@ TOOLS = {
 }  # fmt: skip
 #: The way in that needs no word: straight back to the wall.
 _STRAIGHT_IN = Move(1, 1)
+#: What runs behind studs, and what is behind the ribs of a vehicle (common practice).
+_SKIN = "Behind a rib are skin, tank and wires: measure how deep it is, set a stop on the bit, take no screw that is longer."
 _WIRES = "The screw goes farther than 1 1/4 behind the stud’s face or may: wires and pipes can run there. Look first, power off."
 
 
@@ -315,6 +317,8 @@ def cautions(fit: Fit, what: What, letters: Iterable[str]) -> Iterator[str]:
             mine = [anchor for letter in letters for anchor in anchors_of(fit, letter)]
             if any(anchor.by_wires for anchor in mine):
                 yield _WIRES
+            if any(anchor.holds in (Holds.RIB, Holds.INSERT) for anchor in mine):
+                yield _SKIN
             if mine:
                 yield "Structural or cabinet screws only: never those for boards of plaster, never hollow-wall plugs."
         case What.WALL_RAILS:

@@ -17,7 +17,7 @@ from ..assembly.part import Face, Hand, Holes, Placed
 from ..assembly.role import PartKind, Role, Side
 from ..assembly.solid import Box
 from ..assembly.uses import Use
-from ..case.fields import check_names, one_of, optional_size, size
+from ..case.fields import check_names, one_of, option, optional_size, size
 from ..case.shell import Shell, Work
 from ..fastening.sizes import DIAMETER
 from ..fastening.wood import spans
@@ -62,6 +62,7 @@ class Pulls:
         out: how far they stand out before the front.
         edge: from the free edge of a door to the holes.
         end: from the end of a door to the nearest hole.
+        latched: whether a latch keeps each front shut while what it stands in is driven.
     """
 
     kind: str = one_of("pulls", "bar", {"bar": "bar pulls", "knob": "knobs", "none": "none, push to open"})
@@ -69,6 +70,7 @@ class Pulls:
     out: Length = size("stand out by", inches("1 1/4"), zero=True)
     edge: Length = size("holes from the door's free edge", inches("1 1/8"))
     end: Length = size("holes from the door's end", inches("2 1/2"))
+    latched: bool = option("latched, for driving", False)
 
     words = "pulls"
 
@@ -88,6 +90,7 @@ class Pulls:
         Raises:
             SizeImpossible: if the door has no room for its holes.
         """
+        self._latch(work)
         if self.kind == "none":
             work.buy("push latches", 1)
             return
@@ -143,6 +146,7 @@ class Pulls:
         Raises:
             SizeImpossible: if it has no room for its holes.
         """
+        self._latch(work)
         if self.kind == "none":
             work.buy("push latches", 1)
             return
@@ -203,6 +207,10 @@ class Pulls:
             work.add(
                 fillers(shell, leaf, part, (making.stile, making.rail), [(one[0], two[0], one[1]) for one, two in ends])
             )
+
+    def _latch(self, work: Work) -> None:
+        if self.latched:
+            work.buy("latches for driving", 1, "nothing opens while it is driven")
 
     def _buy(self, shell: Shell, work: Work, apart: Length, count: int, width: Length) -> str:
         """Choose the pulls; return their name."""

@@ -21,7 +21,7 @@ from .construction import Construction
 from .json_format import read_tree, record_from, record_text
 from .upgrades import upgraded_shop
 
-FORMAT, VERSION = "ablebox-shop", 10
+FORMAT, VERSION = "ablebox-shop", 11
 
 
 @dataclass(frozen=True, slots=True)

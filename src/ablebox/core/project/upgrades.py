@@ -8,7 +8,7 @@ from __future__ import annotations
 
 from typing import Any
 
-from .upgrades_late import rungs_to_12, to_12, to_13, to_14, with_racks
+from .upgrades_late import rungs_to_12, to_12, to_13, to_14, to_15, with_latches, with_racks
 
 
 def upgraded(project: Any, version: int) -> Any:
@@ -56,6 +56,8 @@ def upgraded_shop(shop: Any, version: int) -> Any:
         shop["presets"] = {name: rungs_to_12(way) for name, way in shop["presets"].items()}
     if version < 10:
         shop = with_racks(shop)
+    if version < 11:
+        shop = with_latches(shop)
     for name in ("done", "held", "rests", "loose", "spaces", "strips"):
         shop.pop(name, None)
     return shop
@@ -423,4 +425,4 @@ def _to_11(project: dict[str, Any]) -> dict[str, Any]:
     return project
 
 
-_STEPS = (_to_2, _to_3, _to_4, _to_5, _to_6, _to_7, _to_8, _to_9, _to_10, _to_11, to_12, to_13, to_14)
+_STEPS = (_to_2, _to_3, _to_4, _to_5, _to_6, _to_7, _to_8, _to_9, _to_10, _to_11, to_12, to_13, to_14, to_15)

@@ -101,3 +101,20 @@ def with_racks(tree: Any) -> Any:
     if tree.get("school") in ("door", "pair") and "inner" in tree:
         tree["racks"] = {"count": 0, "deep": "4 in", "high": "3 in", "side": "2 in", "end": "3 in"}
     return tree
+
+
+def to_15(project: dict[str, Any]) -> dict[str, Any]:
+    """To latches for driving: there were none."""
+    return {name: with_latches(each) for name, each in project.items()}
+
+
+def with_latches(tree: Any) -> Any:
+    """Return a tree in which all pulls say that no front is latched."""
+    if isinstance(tree, list):
+        return [with_latches(each) for each in tree]
+    if not isinstance(tree, dict):
+        return tree
+    tree = {name: with_latches(each) for name, each in tree.items()}
+    if isinstance(tree.get("pulls"), dict) and "apart" in tree["pulls"]:
+        tree["pulls"] = {**tree["pulls"], "latched": False}
+    return tree
