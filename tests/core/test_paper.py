@@ -16,7 +16,7 @@ from typing import Any
 from unittest import mock
 
 import segno
-from pypdf import PdfReader
+from pypdf import PageObject, PdfReader
 
 from ablebox.cli import demo
 from ablebox.core.assembly.part import Face, Hand, Placed
@@ -52,6 +52,7 @@ from tests.designs import any_case, random_rack
 from tests.many import TIMES, many
 from tests.paper_read import faults
 from tests.rooms import random_room
+from tests.scissors import cut_out
 
 
 def _bored(part: Placed, turned: bool) -> set[object]:
@@ -127,6 +128,32 @@ class Book(Demo):
             seen += len(PdfReader(io.BytesIO(data)).pages)
         self.assertGreater(seen, 40)
         self.assertEqual(faults(labels(self.made, self.plans), labels=True), [])
+
+    def test_a_sheet_is_cut_by_its_page_alone(self) -> None:
+        """Somebody with scissors and the PDF (``tests/scissors``): every piece comes out as the list of parts wants it."""
+        sheets = 0
+        for made, plans, on in self._books():
+            pages = book_pages(made, plans, Wanted(paper(on), chapters=(Chapter.SHEETS,)))
+            printed = PdfReader(io.BytesIO(pdf_of(pages, "x"))).pages
+            wanted = {
+                piece: (part.cut_length.length.mm, part.cut_width.length.mm)
+                for part in made.parts
+                for piece in part.pieces
+            }
+            inch = 25.4 if made.units.system is System.INCH else 1.0
+            by_sheet: dict[str, list[PageObject]] = {}
+            for page, there in zip(pages, printed, strict=True):
+                if page.title.startswith("Sheet "):
+                    by_sheet.setdefault(page.title, []).append(there)
+            for title, there in by_sheet.items():
+                sizes = cut_out(there)
+                for piece, size in sizes.items():
+                    for one, other in zip(sorted(size), sorted(wanted[piece]), strict=True):
+                        self.assertAlmostEqual(
+                            one * inch, other, delta=0.11 if inch == 1.0 else 0.41, msg=(title, piece)
+                        )
+                sheets += 1
+        self.assertGreater(sheets, 8)
 
     def test_what_reads_pages_finds_what_is_wrong_with_them(self) -> None:
         page = Page((612, 792), "cover", "x")

@@ -4,6 +4,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Collection, Iterator, Mapping, Sequence
+from contextlib import contextmanager
 from dataclasses import dataclass
 
 from ...cuts.plan import Plan
@@ -72,6 +73,9 @@ class Pages:
         self.width, self.height = paper.size
         self.pages: list[Page] = []
         self.y = 0.0
+        #: The left edge of what is written on.
+        self.left = EDGE
+        self._wide = 0.0
         #: From line to line, as a share of the size of type.
         self.leading = LEADING
         #: How large words without a figure are beside those with one.
@@ -98,7 +102,22 @@ class Pages:
     @property
     def wide(self) -> float:
         """How wide the space between the margins is."""
-        return self.width - 2 * EDGE
+        return self._wide or self.width - 2 * EDGE
+
+    @contextmanager
+    def within(self, left: float, wide: float) -> Iterator[None]:
+        """Write into a part of the page's width for a while.
+
+        Args:
+            left: its left edge.
+            wide: how wide it is.
+        """
+        before = self.left, self._wide
+        self.left, self._wide = left, wide
+        try:
+            yield
+        finally:
+            self.left, self._wide = before
 
     def start(self, chapter: Chapter, title: str, tag: str = "", under: str = "", right: Sequence[str] = ()) -> None:
         """Start a page.
@@ -364,7 +383,7 @@ class Flow:
     @property
     def x(self) -> float:
         """The left edge of the column at hand."""
-        return EDGE + self.at * (self.wide + GUTTER)
+        return self.book.left + self.at * (self.wide + GUTTER)
 
     def need(self, height: float) -> None:
         """Go on in the next column where there is no room left for so much."""

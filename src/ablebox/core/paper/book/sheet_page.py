@@ -8,7 +8,7 @@ lies, what is set and how long it stays, what comes off, and what is kept.
 from __future__ import annotations
 
 from collections.abc import Callable, Iterator, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from ...cuts.divide import CutWay
 from ...cuts.plan import CutSheet, Plan
@@ -35,7 +35,7 @@ _FACE = {
 _SETTING = 15.0
 #: How much of the page the drawing takes at most, and at least; what would leave it less goes on on a
 #: second page.
-_MOST, _FEWEST = 0.56, 0.34
+_MOST, _FEWEST = 0.56, 0.31
 
 
 @dataclass(frozen=True, slots=True)
@@ -55,14 +55,17 @@ class _Pitch:
     columns: int
 
 
-#: What stands over the list: the legend, a line, and half a row, in points.
-_OVER = 30.0
+#: Points in a millimetre of a drawing at least.
+_LEAST_SCALE = 0.1
+#: What stands over the list: the legend, a line, and half a row; the legend under a drawing; how wide a row is at least; in points.
+_OVER, _LEGEND, _ROW = 30.0, 36.0, 156.0
 #: From the most to the least room a list may take.
 _PITCHES = (
     _Pitch(18.5, 17.0, 13.0, 2),
     _Pitch(18.5, 17.0, 13.0, 3),
     _Pitch(16.6, 15.4, 8.2, 3),
     _Pitch(15.0, 14.2, 7.4, 3),
+    _Pitch(13.8, 13.2, 6.9, 3),
 )
 
 
@@ -93,14 +96,98 @@ def sheet_page(book: Pages, code: str, plan: Plan, at: int) -> None:
     begin()
     told = [_told(book, code, cut, n, sheet, names) for n, cut in zip(numbers, cuts, strict=True)]
     notes = [*_keeps(book, code, plan, sheet), *sheet_notes(plan, sheet, cuts, numbers)]
+    picture = SheetPicture(book, code, plan, sheet, goods, names, told)
+    if book.width > book.height and (chosen := _across(book, picture, told, notes)) is not None:
+        if chosen.split:
+            _write_beside(book, picture, told, notes, chosen.split, chosen.pitch, begin)
+        else:
+            picture.draw(chosen.share)
+            _write_below(book, told, notes, chosen.pitch, begin)
+        return
     room = book.bottom - book.y
-    spare = {pitch: 1 - _height(book, told, notes, pitch) / room for pitch in _PITCHES}
+    spare = {pitch: 1 - (_column(book, told, pitch) + _below(book, notes) + _OVER) / room for pitch in _PITCHES}
     pitch = next((each for each in _PITCHES if spare[each] >= _MOST), None) or next(
         (each for each in _PITCHES[1:] if spare[each] >= _FEWEST), _PITCHES[1]
     )
     share = spare[pitch] if spare[pitch] >= _FEWEST else _MOST
-    SheetPicture(book, code, plan, sheet, goods, names, told).draw(min(_MOST, share))
+    picture.draw(min(_MOST, share))
+    _write_below(book, told, notes, pitch, begin)
+
+
+def _write_below(
+    book: Pages, told: Sequence[Told], notes: Sequence[str], pitch: _Pitch, begin: Callable[[], None]
+) -> None:
+    book.rule(EDGE, book.wide, "ink", 1.4)
+    book.y += 14
     _list(book, told, notes, pitch, begin)
+
+
+#: On a page that lies across, the drawing may take these shares of its width, with the list beside it.
+_SPLITS = (0.72, 0.66, 0.6, 0.54, 0.48)
+
+
+@dataclass(frozen=True, slots=True)
+class _Layout:
+    """How a page that lies across is laid out.
+
+    Args:
+        scale: of the drawing, in points in a millimetre.
+        pitch: of the list.
+        split: how wide the drawing is with the list beside it, in points; 0 where that is below it.
+        share: which share of the page's height the drawing takes then.
+    """
+
+    scale: float
+    pitch: _Pitch
+    split: float = 0.0
+    share: float = 1.0
+
+
+def _across(book: Pages, picture: SheetPicture, told: Sequence[Told], notes: Sequence[str]) -> _Layout | None:
+    """Return the layout with the largest drawing, the list below it or beside it; ``None`` where it goes on on a second page."""
+    room, found = book.bottom - book.y, list[_Layout]()
+    for line in dict.fromkeys(replace(pitch, columns=1) for pitch in _PITCHES):
+        for columns in range(1, _most(book.wide) + 1):
+            pitch = replace(line, columns=columns)
+            high = room - _column(book, told, pitch) - _below(book, notes) - _OVER
+            found.append(_Layout(picture.scale(book.wide, high), pitch, share=high / room))
+        for split in _SPLITS:
+            left = (book.wide - GUTTER) * split
+            right = book.wide - GUTTER - left
+            with book.within(EDGE, left):
+                scale = picture.scale(left, room - _below(book, notes) - _LEGEND)
+            for columns in range(1, _most(right) + 1):
+                pitch = replace(line, columns=columns)
+                with book.within(EDGE + left + GUTTER, right):
+                    if _column(book, told, pitch) + pitch.line <= room:
+                        found.append(_Layout(scale, pitch, left))
+    largest = max((each.scale for each in found), default=0.0)
+    if largest < _LEAST_SCALE:
+        return None
+    # Of those that are nearly as large, the one whose list is read most easily.
+    return max((each for each in found if each.scale >= largest * 0.93), key=lambda each: (each.pitch.line, each.scale))
+
+
+def _most(wide: float) -> int:
+    """Return how many columns of the list stand beside each other in a width."""
+    return int((wide + GUTTER) / (_ROW + GUTTER))
+
+
+def _write_beside(
+    book: Pages, picture: SheetPicture, told: Sequence[Told], notes: Sequence[str], wide: float, pitch: _Pitch, begin: Callable[[], None],
+) -> None:  # fmt: skip
+    """Write a sheet with its drawing at the left, the notes under it, and the list at the right."""
+    top = book.y
+    with book.within(EDGE, wide):
+        picture.draw(1 - (_below(book, notes) + _LEGEND) / (book.bottom - top))
+        book.y += 4
+        for note in notes:
+            book.words(book.left, note, book.wide)
+            book.y += 3
+    low, book.y = book.y, top
+    with book.within(EDGE + wide + GUTTER, book.wide - GUTTER - wide):
+        _list(book, told, (), pitch, begin)
+    book.y = max(book.y, low)
 
 
 def _told(book: Pages, code: str, cut: SawCut, n: int, sheet: CutSheet, names: Sequence[str]) -> Told:
@@ -120,11 +207,6 @@ def _keeps(book: Pages, code: str, plan: Plan, sheet: CutSheet) -> Iterator[str]
 
 
 # The list
-
-
-def _height(book: Pages, told: Sequence[Told], notes: Sequence[str], pitch: _Pitch) -> float:
-    """Return how high the list comes out in columns, with the notes under it and what stands over it."""
-    return _column(book, told, pitch) + _below(book, notes) + _OVER
 
 
 def _below(book: Pages, notes: Sequence[str]) -> float:
@@ -161,12 +243,10 @@ def _fits(blocks: Sequence[tuple[float, float]], columns: int, low: float) -> bo
 
 def _list(book: Pages, told: Sequence[Told], notes: Sequence[str], pitch: _Pitch, begin: Callable[[], None]) -> None:
     """Write the cuts in columns, each kind under its heading; a setting that stays is an arrow. Notes stand below."""
-    book.rule(EDGE, book.wide, "ink", 1.4)
-    book.y += 14
     flow = book.flow(pitch.columns, begin)
     flow.last_low = book.bottom - _below(book, notes)
     flow.low = min(flow.last_low, book.y + _column(book, told, pitch) + 1)
-    last: tuple[With, int] | None = None
+    last: tuple[With, int, float] | None = None
     for heading, group in _groups(told):
         lines = book.broken(heading, flow.wide, TYPE, True)
         flow.need(pitch.head * len(lines) + pitch.line)
@@ -175,14 +255,16 @@ def _list(book: Pages, told: Sequence[Told], notes: Sequence[str], pitch: _Pitch
             book.y += pitch.head
         for each in group:
             flow.need(pitch.line)
-            _row(book, flow, each, pitch, last == (each.cut.by, each.cut.setting) and book.y > flow.top)
-            last = (each.cut.by, each.cut.setting)
+            # What stays set is told again where a column or a page begins.
+            here = each.cut.by, each.cut.setting, len(book.pages) * book.width + flow.x
+            _row(book, flow, each, pitch, last == here)
+            last = here
         book.y += 4
     flow.end()
     for note in notes:
         if book.y + book.high(note, book.wide) > book.bottom + 4:
             begin()
-        book.words(EDGE, note, book.wide)
+        book.words(book.left, note, book.wide)
         book.y += 3
 
 

@@ -23,14 +23,16 @@ from ...shop.rests import kept
 from ...stock import SheetGoods
 from ..canvas.pdf_canvas import width_of
 from ..canvas.recorded import FIGURE, Box, Words, meet, place
-from .pages import EDGE, SMALL, Pages
+from .pages import SMALL, Pages
 
 #: How near the sheet's edge a cut ends that ends there, in points.
 _AT = 6.0
 #: Half a numbered ring, from the sheet to the rings beside it, and from row to row of them, in points.
 _RING, _OFF, _ROW = 9.5, 15.0, 20.5
 #: Room beside the drawing for rings and sizes: left, top, right, below, in points.
-_ROOM = (52.0, 30.0, 44.0, 34.0)
+ROOM = (52.0, 30.0, 44.0, 34.0)
+#: How far codes beside the sheet stand apart at least, so that two are not read as one, in points.
+_APART = 4.0
 #: The type of a code on a piece.
 _CODE = 13.0
 
@@ -65,15 +67,23 @@ class SheetPicture:
         self.parts: Mapping[str, Part] = {part.code: part for part in book.made.parts}
         self.taken: list[Box] = []
 
+    def scale(self, wide: float, high: float) -> float:
+        """Return points in a millimetre where it may be so wide and so high, with what stands around it."""
+        left, top, right, low = ROOM
+        supply = self.sheet.supply
+        return min(
+            (wide - left - right) / (supply.length / TICKS_PER_MM), (high - top - low) / (supply.width / TICKS_PER_MM)
+        )
+
     def draw(self, share: float) -> None:
         """Draw it on a share of the page at most, and go down below it."""
         book = self.book
         long, wide = self.sheet.supply.length / TICKS_PER_MM, self.sheet.supply.width / TICKS_PER_MM
-        left, top, right, low = _ROOM
-        scale = min((book.wide - left - right) / long, ((book.bottom - book.y) * share - top - low) / wide)
-        x = EDGE + left + (book.wide - left - right - long * scale) / 2
+        left, top, right, low = ROOM
+        scale = self.scale(book.wide, (book.bottom - book.y) * share)
+        x = book.left + left + (book.wide - left - right - long * scale) / 2
         self.view = View(scale, x, book.y + top + wide * scale)
-        self.within = (EDGE - 10, book.y - 2, book.width - EDGE + 10, book.y + top + wide * scale + low)
+        self.within = (book.left - 10, book.y - 2, book.left + book.wide + 10, book.y + top + wide * scale + low)
         self.edge: Box = (x, book.y + top, x + long * scale, book.y + top + wide * scale)
         replay(self._ground(), book.canvas, self.view)
         self._sizes(long, wide)
@@ -93,13 +103,16 @@ class SheetPicture:
             if kept(book.made.project, self.code, rest):
                 self._rest(rest)
         book.told_scale(scale)
-        book.y = self.within[3] + 2
-        book.canvas.polyline([(EDGE, book.y), (EDGE + 22, book.y)], "ink", 3.4, False)
-        book.canvas.polyline(
-            [(EDGE + 7, book.y - 8), (EDGE + 11, book.y - 2), (EDGE + 15, book.y - 8)], "ink", 1.6, False
-        )
         legend = "this edge lies against the fence or the stop"
-        book.canvas.text(EDGE + 30, book.y - 2, legend, SMALL + 1, "start", "ink", False)
+        book.y = self.within[3] + 2
+        if book.left + 36 + width_of(legend, SMALL + 1, False) > (self.edge[0] + self.edge[2]) / 2 - 20:
+            # Below the sheet's length.
+            book.y += 12
+        book.canvas.polyline([(book.left, book.y), (book.left + 22, book.y)], "ink", 3.4, False)
+        book.canvas.polyline(
+            [(book.left + 7, book.y - 8), (book.left + 11, book.y - 2), (book.left + 15, book.y - 8)], "ink", 1.6, False
+        )
+        book.canvas.text(book.left + 30, book.y - 2, legend, SMALL + 1, "start", "ink", False)
         book.y += 12
 
     def _ground(self) -> Drawing:
@@ -248,7 +261,6 @@ class SheetPicture:
         left, top, right, low = box
         wide, high = right - left - 6, low - top - 4
         x, y = (left + right) / 2, (top + low) / 2
-        long = width_of(code, _CODE, True)
         for many in range(len(lines), -1, -1):
             rows = [(code, _CODE, True), *((line, FIGURE, False) for line in lines[len(lines) - many :])]
             tall = sum(size * 1.2 for _, size, _ in rows)
@@ -256,10 +268,13 @@ class SheetPicture:
             if fits and self._column(rows, x, y, box):
                 return
         one = f"{code}  {lines[-1]}"
-        if high >= 11 and width_of(one, FIGURE, True) <= wide and self._column([(one, FIGURE, True)], x, y, box):
-            return
-        if high >= 11 and long <= wide and self._column([(code, _CODE, True)], x, y, box):
-            return
+        for text, size in ((one, FIGURE), (code, _CODE), (code, FIGURE)):
+            if (
+                low - top >= size + 1
+                and width_of(text, size, True) <= wide
+                and self._column([(text, size, True)], x, y, box)
+            ):
+                return
         for text in (one, code):
             upright = Words(x, y, text, FIGURE, "ink", True, True)
             if (
@@ -284,12 +299,14 @@ class SheetPicture:
         free = [
             spot for spot in sorted(spots, key=lambda at: abs(at[0] + long / 2 - x) + abs(at[1] - y))
             if self.within[0] <= spot[0] and spot[0] + long <= self.within[2] and self.within[1] <= spot[1] - half and spot[1] + half <= self.within[3]
-            and not any(meet((spot[0], spot[1] - half, spot[0] + long, spot[1] + half), box, 1.0) for box in self.taken)
+            and not any(meet((spot[0] - _APART, spot[1] - half, spot[0] + long + _APART, spot[1] + half), box, 1.0) for box in self.taken)
         ]  # fmt: skip
         home = Words(x - long / 2, y, code, FIGURE, "ink", True)
         words = Words(*free[0], code, FIGURE, "ink", True) if free else place(home, self.taken, self.within)
         at = words.box
-        near = (min(max(x, at[0] - 1), at[2] + 1), min(max(y, at[1]), at[3]))
+        # From the middle of its end where it stands beside the piece, so that it is plain which words a line comes from.
+        beside = not at[0] - 1 <= x <= at[2] + 1
+        near = (min(max(x, at[0] - 1), at[2] + 1), (at[1] + at[3]) / 2 if beside else min(max(y, at[1]), at[3]))
         self.book.canvas.polyline([(x, y), near], "ink", 0.9, False)
         self.book.canvas.circle(x, y, 2.0, "ink", "", 0)
         self._put(words)
