@@ -15,15 +15,20 @@ from random import Random
 from ablebox.cli import demo
 from ablebox.core.assembly.part import Placed
 from ablebox.core.assembly.uses import Use
+from ablebox.core.bench.bench import bench_of
 from ablebox.core.cabinet.build import build
-from ablebox.core.errors import SizeImpossible
+from ablebox.core.drawing.bench_words import BenchWords
+from ablebox.core.errors import AbleBoxError, SizeImpossible
 from ablebox.core.parts.machining import machining
 from ablebox.core.parts.words import lines
 from ablebox.core.project.files import load
 from ablebox.core.shop.made import Made
+from ablebox.core.snags.every import snags
 from ablebox.core.typed import read_length
 from ablebox.core.units import System, Units
 from tests.designs import any_case, random_ends, random_rack
+from tests.many import many
+from tests.rooms import random_room
 
 Span = tuple[float, float]
 Told = list[Span]
@@ -294,3 +299,33 @@ class HolesReadBack(unittest.TestCase):
         for seed, part in random_parts(60, fine):
             count += self.proved(part.told, fine, 0.3, seed)
         self.assertGreater(count, 800)
+
+
+#: Words for several of what is counted in sentences.
+_SEVERAL = "drawers|doors|cases|sheets|boards|parts|pieces|holes|cuts|steps|shelves|studs|screws|brads|pins|biscuits|pulls|hinges|slides|bolts|lines"
+
+
+class Agreement(unittest.TestCase):
+    def test_one_of_something_is_called_so(self) -> None:
+        """Snags, their offers, and steps: a 1 stands before no word for several, but where it ends a size."""
+        for made in self._projects():
+            for text in self._texts(made):
+                self.assertNotRegex(text, rf"(?<![\d/.] )(?<![\d/.])\b1 (?:[a-z]+ )?(?:{_SEVERAL})\b")
+
+    def _projects(self) -> Iterator[Made]:
+        yield from (Made(load(demo.path_of(name)).project) for name in demo.names())
+        for seed in range(many(12)):
+            try:
+                yield Made(random_room(Random(seed)))
+            except AbleBoxError:
+                continue
+
+    def _texts(self, made: Made) -> Iterator[str]:
+        for snag in snags(made):
+            yield snag.sentence
+            yield snag.fix.title if snag.fix is not None else ""
+        bench = bench_of(made)
+        words = BenchWords(bench)
+        for job in bench.steps:
+            told = words.of(job)
+            yield from (*told.do, *told.cautions, told.tools, told.wait)

@@ -24,7 +24,7 @@ from ..fit_book import is_of_room
 from ..lengths import Length, inches
 from ..materials import material
 from ..parts.listing import Part
-from ..parts.words import drill
+from ..parts.words import drill, named
 from ..project.placed import FILLER
 from ..schedule.durations import Durations
 from ..shop.weights import lifting
@@ -365,7 +365,7 @@ class BenchWords:
             )
             where = listed(self.codes(letter, step.roles))
             for name, count in names.items():
-                yield f"{count} × {name}" + (f" on {where}." if where else ".")
+                yield f"{count} × {named(count, name)}" + (f" on {where}." if where else ".")
         driven = [fasteners[t.number] for t in step.does if t.kind is ThingKind.FASTENER]
         yield from self._driven(letter, driven)
         if step.what is What.SLIDES:
@@ -402,7 +402,7 @@ class BenchWords:
             total = sum(count for _, count in targets)
             codes = [code for code, _ in targets if code]
             into_words = f" into {listed(list(dict.fromkeys(codes)))}" if codes else ""
-            yield f"{total} {name}{side}{into_words}."
+            yield f"{total} {named(total, name)}{side}{into_words}."
 
     # What to heed
 

@@ -19,6 +19,7 @@ from ..fit.shims import Shim
 from ..fit.tipping import why
 from ..fit_book import GAP_HIGH, GAP_LOW, LEVEL, PLUMB
 from ..lengths import ZERO, Length
+from ..parts.words import named
 from ..project.placed import FILLER, STRIP
 from ..room.obstacle import Trade
 from ..shop.anchor import Anchor, Holds
@@ -262,7 +263,7 @@ def _leaning(fit: Fit, letter: str) -> Iterator[_Said]:
 def _joined_to(fit: Fit, letter: str) -> Iterator[_Said]:
     rows = Counter((other, each.fastener.name) for other, each in links_of(fit, letter))
     for (other, name), count in rows.items():
-        yield "join", f"{count} × {name} between it and {'its filler' if other == FILLER else other}."
+        yield "join", f"{count} × {named(count, name)} between it and {'its filler' if other == FILLER else other}."
 
 
 def shared_stile(fit: Fit, letter: str) -> Iterator[str]:
@@ -270,7 +271,7 @@ def shared_stile(fit: Fit, letter: str) -> Iterator[str]:
     rows = Counter(each.name for each in into_neighbours_stile(fit, letter) if each.through)
     for name, count in rows.items():
         yield (
-            f"{count} × {name} into the stile its neighbour has for both, now, while their backs are reached: both frames are one from here "
+            f"{count} × {named(count, name)} into the stile its neighbour has for both, now, while their backs are reached: both frames are one from here "
             "on; let the cases stand side by side when it goes on, or carry them in as one."
         )
 
@@ -291,7 +292,7 @@ def _screws(anchors: Sequence[Anchor], fit: Fit) -> Iterator[_Said]:
         first = mine[0]
         yield (
             "screw",
-            f"{len(mine)} × {name} into {holds.words}{many}{of}, {at} from its {'front' if axis == 0 else 'left side'}: {first.fastener.why}; "
+            f"{len(mine)} × {named(len(mine), name)} into {holds.words}{many}{of}, {at} from its {'front' if axis == 0 else 'left side'}: {first.fastener.why}; "
             f"{write(first.goes, True)} goes in.",
         )
 

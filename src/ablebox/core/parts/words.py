@@ -3,6 +3,7 @@
 
 from __future__ import annotations
 
+import re
 from collections import Counter
 from collections.abc import Iterable, Sequence
 
@@ -121,6 +122,13 @@ def hole_words(use: Use, count: int) -> str:
 
 
 _ONE = {Use.THROUGH: "hole right through"}
+#: What hardware is called by more than one of.
+_MANY = re.compile(r"\b(brad|screw|pin|biscuit|dowel|bolt|connector|pull|knob|hinge|plate|slide|clip)s\b")
+
+
+def named(count: int, name: str) -> str:
+    """Return what so many of a row of the buying list are called: ``brad 1 1/4 in`` for one of its ``brads``."""
+    return _MANY.sub(r"\1", name, count=1) if count == 1 else name
 
 
 def _row(row: HoleRow, units: Units, usual: Length | None = None) -> str:

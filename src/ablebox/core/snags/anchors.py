@@ -171,7 +171,7 @@ def without_a_wall(made: Made) -> Iterator[Snag]:
         ratio = f"{found.tips / found.holds:.1f} times what holds it" if found.holds > 0 else "more than holds it"
         if found.over:
             text = (
-                f"{case.letter} stands without a wall and tips over its front edge: with {found.drawers} drawers out and loaded and 60 lb on one the moment is "
+                f"{case.letter} stands without a wall and tips over its front edge: with {_drawers(found.drawers)} out and loaded and 60 lb on one the moment is "
                 f"{ratio}; make its base wider, let only one drawer out at a time, or stand it at a wall and anchor it."
             )
             fix = None
@@ -181,6 +181,10 @@ def without_a_wall(made: Made) -> Iterator[Snag]:
         elif rolls or found.tips * _NEARLY > found.holds:
             text = f"{case.letter} stands without a wall, and {reason}: by its moments it stays, and that is not safe; anchor it wherever a wall is."
             yield Snag("anchor.free", Level.NOTE, text, case.letter)
+
+
+def _drawers(count: int) -> str:
+    return "its drawer" if count == 1 else f"{count} drawers"
 
 
 def rails_on_the_wall(made: Made) -> Iterator[Snag]:

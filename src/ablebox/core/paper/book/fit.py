@@ -100,7 +100,7 @@ def _wall(book: Pages, fit: Fit, number: int) -> None:
     wide = book.wide
     columns = (
         Column("", 0, "tick"), Column("case", 20, bold=True, size=13), Column("goes in", 58), Column("from", 140, "end"), Column("to", 196, "end"),
-        Column("rails at", 262, "end", 60), Column("screws", 274, wide=(wide - 274) * 0.55 - 8), Column("packed", 274 + (wide - 274) * 0.55, wide=(wide - 274) * 0.45),
+        Column("rails at", 262, "end", 60), Column("screws: length, into, at", 274, wide=(wide - 274) * 0.46 - 8), Column("packed", 274 + (wide - 274) * 0.46, wide=(wide - 274) * 0.54),
     )  # fmt: skip
     rows = []
     for entry in fit.order:
@@ -138,7 +138,7 @@ def _screws(book: Pages, anchors: Sequence[Anchor]) -> str:
     found = []
     for (length, holds), mine in rows.items():
         at = ", ".join(book.write(Length(x)) for x in sorted(mine))
-        found.append(f"{'screws' if len(mine) > 1 else 'screw'} of {book.write(length)} into {holds.words} at {at}")
+        found.append(f"{book.write(length)} into {holds.words} at {at}")
     return "; ".join(found) or "–"
 
 
