@@ -172,7 +172,7 @@ def _drawings(book: Pages) -> None:
     waiting = [(told, _high(book, flow.wide, told)) for told in families(rows)]
     while waiting:
         # What still fits into a column goes there: pages are filled, parts stay nearly in their order.
-        at = next((i for i, (_, high) in enumerate(waiting) if book.y + high <= flow.low), 0)
+        at = _next_in(book, flow, [high for _, high in waiting])
         if (
             at
             and flow.at < flow.columns - 1
@@ -184,6 +184,14 @@ def _drawings(book: Pages) -> None:
         _block(book, flow, told, high)
     flow.end()
     book.leading, book.plain = LEADING, 1.0
+
+
+def _next_in(book: Pages, flow: Flow, heights: Sequence[float]) -> int:
+    """Return which of what waits goes into a column: the first if there is room for it, else what fills it best."""
+    room = flow.low - book.y
+    if heights[0] <= room:
+        return 0
+    return max((i for i, high in enumerate(heights) if high <= room), key=lambda i: (heights[i], -i), default=0)
 
 
 def _told(book: Pages, row: Drawn, usual: Length | None) -> Told:
