@@ -307,8 +307,10 @@ _SEVERAL = "drawers|doors|cases|sheets|boards|parts|pieces|holes|cuts|steps|shel
 
 class Agreement(unittest.TestCase):
     def test_one_of_something_is_called_so(self) -> None:
-        """Snags, their offers, and steps: a 1 stands before no word for several, but where it ends a size."""
+        """Snags, their offers, and steps: a 1 stands before no word for several, but where it ends a size; no snag is told twice."""
         for made in self._projects():
+            told = [snag.sentence for snag in snags(made)]
+            self.assertEqual(len(told), len(set(told)), made.project.name)
             for text in self._texts(made):
                 self.assertNotRegex(text, rf"(?<![\d/.] )(?<![\d/.])\b1 (?:[a-z]+ )?(?:{_SEVERAL})\b")
 

@@ -56,7 +56,9 @@ def snags(made: Made) -> list[Snag]:
         # Of a case that cannot be built nothing else is known but where it stands.
         told = [snag for snag in check(made) if snag.case not in made.unbuilt or snag.code.startswith(_WHERE)]
         found += [replace(snag, proof=_Proof(made, check, snag, told)) for snag in told]
-    return sorted(found, key=lambda snag: snag.level)
+    # What is told in the same words of two parts is told once.
+    once = {snag.sentence: snag for snag in reversed(found)}
+    return sorted((snag for snag in found if once[snag.sentence] is snag), key=lambda snag: snag.level)
 
 
 #: What is told of a case that cannot be built: why, and how it fits where it stands.
