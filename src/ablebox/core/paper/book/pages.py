@@ -73,6 +73,8 @@ class Pages:
         self.width, self.height = paper.size
         self.pages: list[Page] = []
         self.y = 0.0
+        #: Where what is written begins on the page at hand, below its heading.
+        self.begun = 0.0
         #: The left edge of what is written on.
         self.left = EDGE
         self._wide = 0.0
@@ -158,7 +160,7 @@ class Pages:
             canvas.text(self.width - EDGE, top + 10 + i * 15, row, 12.0 if i == 0 else TYPE, "end", "ink", i == 0)
         rule = max(top + (TAG + 6 if tag or under else 30), at - 3, top + 4 + len(rows) * 15)
         canvas.polyline([(EDGE, rule), (self.width - EDGE, rule)], "ink", 2.0, False)
-        self.y = rule + 16
+        self.y = self.begun = rule + 16
 
     def finish(self) -> list[Page]:
         """Write the foot of every page, and return them."""
@@ -262,6 +264,10 @@ class Pages:
     def high(self, text: str, width: float, size: float = TYPE, bold: bool = False) -> float:
         """Return how high a paragraph comes out."""
         return len(self._lines(text, width, size, bold, plain=1.0 if bold else 0.0)) * size * self.leading
+
+    def in_a_line(self, text: str, width: float, plain: float) -> bool:
+        """Whether a text goes into one line, words without a figure so large beside those with one."""
+        return len(self._lines(text, width, TYPE, False, plain=plain)) == 1
 
     def heading(self, x: float, text: str, size: float = 13.0) -> None:
         """Write a heading."""
@@ -390,9 +396,11 @@ class Flow:
         book = self.book
         self.deepest = max(self.deepest, book.y)
         low = self.last_low if self.at == self.columns - 1 else self.low
-        if book.y + height <= low or book.y == self.top:
+        at_top = book.y == self.top
+        if book.y + height <= low or (at_top and self.top <= book.begun):
             return
-        self.at += 1
+        # What has no room even at the top of a column that begins below other things goes on a page of its own.
+        self.at = self.columns if at_top else self.at + 1
         if self.at == self.columns:
             self.again()
             self.at, self.top, self.low, self.last_low = 0, book.y, book.bottom, book.bottom

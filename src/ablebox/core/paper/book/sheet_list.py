@@ -12,7 +12,7 @@ from ...drawing.cut_words import edge_words, kind_words
 from ...lengths import Length
 from ..canvas.pdf_canvas import width_of
 from ..canvas.recorded import FIGURE
-from .pages import GUTTER, TYPE, Flow, Pages
+from .pages import GUTTER, PLAIN, TYPE, Flow, Pages
 from .sheet_picture import Told, ring_of
 
 #: The type of a setting.
@@ -139,8 +139,11 @@ def _row(book: Pages, flow: Flow, told: Told, pitch: Pitch, stays: bool) -> None
     else:
         canvas.text(right, y, book.write(Length(told.cut.setting)), _SETTING, "end", "ink", True)
     room = flow.wide - 96
-    text = next((t for t in _gives(told) if len(book.broken(t, room, TYPE)) == 1), told.cut.gives[0].strip)
-    book.line(right + 6, text.split(" "), TYPE)
+    texts = _gives(told)
+    # Words a little smaller than figures, where the column is narrow.
+    fits = ((t, plain) for plain in (1.0, PLAIN) for t in texts if book.in_a_line(t, room, plain))
+    text, plain = next(fits, (told.cut.gives[0].strip, 1.0))
+    book.line(right + 6, text.split(" "), TYPE, plain=plain)
     book.y += pitch.line
 
 
