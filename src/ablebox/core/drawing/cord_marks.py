@@ -41,9 +41,7 @@ def cord_spaces(made: Made, letter: str, axes: tuple[int, int], at: int | None =
 def cord_spaces_at(made: Made, part: Part) -> list[Area | Label]:
     """Return the outlines of the spaces for cords that lie against a part, as it lies on the bench."""
     bench, found = Lying(part), list[Area | Label]()
-    extras = (
-        () if part.case not in {case.letter for case in made.project.cases} else made.project.case(part.case).extras
-    )
+    extras = next((case.extras for case in made.project.cases if case.letter == part.case), ())
     for extra in extras:
         if isinstance(extra, CordSpace) and extra.role in part.roles:
             x, y = bench.point(extra.along.mm, extra.across.mm)

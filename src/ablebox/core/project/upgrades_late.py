@@ -93,14 +93,12 @@ def to_14(project: dict[str, Any]) -> dict[str, Any]:
 
 def with_racks(tree: Any) -> Any:
     """Return a tree in which every door and pair of doors says that it has no rack on it."""
-    if isinstance(tree, list):
-        return [with_racks(each) for each in tree]
-    if not isinstance(tree, dict):
-        return tree
-    tree = {name: with_racks(each) for name, each in tree.items()}
-    if tree.get("school") in ("door", "pair") and "inner" in tree:
-        tree["racks"] = {"count": 0, "deep": "4 in", "high": "3 in", "side": "2 in", "end": "3 in"}
-    return tree
+
+    def racks(each: dict[str, Any]) -> None:
+        if each.get("school") in ("door", "pair") and "inner" in each:
+            each["racks"] = {"count": 0, "deep": "4 in", "high": "3 in", "side": "2 in", "end": "3 in"}
+
+    return _everywhere(tree, racks)
 
 
 def to_15(project: dict[str, Any]) -> dict[str, Any]:
@@ -110,11 +108,20 @@ def to_15(project: dict[str, Any]) -> dict[str, Any]:
 
 def with_latches(tree: Any) -> Any:
     """Return a tree in which all pulls say that no front is latched."""
+
+    def latches(each: dict[str, Any]) -> None:
+        if isinstance(each.get("pulls"), dict) and "apart" in each["pulls"]:
+            each["pulls"] = {**each["pulls"], "latched": False}
+
+    return _everywhere(tree, latches)
+
+
+def _everywhere(tree: Any, change: Callable[[dict[str, Any]], None]) -> Any:
+    """Return a copy of a tree in which every record was changed, from the inside out."""
     if isinstance(tree, list):
-        return [with_latches(each) for each in tree]
+        return [_everywhere(each, change) for each in tree]
     if not isinstance(tree, dict):
         return tree
-    tree = {name: with_latches(each) for name, each in tree.items()}
-    if isinstance(tree.get("pulls"), dict) and "apart" in tree["pulls"]:
-        tree["pulls"] = {**tree["pulls"], "latched": False}
-    return tree
+    made = {name: _everywhere(each, change) for name, each in tree.items()}
+    change(made)
+    return made

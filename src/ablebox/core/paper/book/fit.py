@@ -204,7 +204,8 @@ def _steps(book: Pages, flow: Flow, jobs: Sequence[JobStep]) -> None:
         book.led(flow.x, lead, text, flow.wide)
         book.y += 6
     for told in steps:
-        told.rows = [row for row in told.rows if row not in once.get(told.title, ())]
+        # A step of which nothing else is said keeps its lines to tick.
+        told.rows = [row for row in told.rows if row not in once.get(told.title, ())] or told.rows
         letters, first, last = [job.rows[0][0] for job in told.jobs], told.jobs[0], told.jobs[-1]
         numbers = str(first.n) if first is last else f"{first.n} to {last.n}"
         who = f"{', '.join(letters)}: " if bench.is_case(letters[0]) else ""

@@ -86,7 +86,7 @@ def write_list(
     flow = book.flow(pitch.columns, begin)
     flow.last_low = book.bottom - notes_high(book, notes)
     flow.low = min(flow.last_low, book.y + column_high(book, told, pitch) + 1)
-    last: tuple[With, int, float] | None = None
+    last: tuple[With, int, int, float] | None = None
     for heading, group in _groups(told):
         lines = book.broken(heading, flow.wide, TYPE, True)
         flow.need(pitch.head * len(lines) + pitch.line)
@@ -96,7 +96,7 @@ def write_list(
         for each in group:
             flow.need(pitch.line)
             # What stays set is told again where a column or a page begins.
-            here = each.cut.by, each.cut.setting, len(book.pages) * book.width + flow.x
+            here = each.cut.by, each.cut.setting, len(book.pages), flow.x
             _row(book, flow, each, pitch, last == here)
             last = here
         book.y += 4

@@ -78,10 +78,10 @@ def sheet_page(book: Pages, code: str, plan: Plan, at: int) -> None:
     pitch = next((each for each in PITCHES if spare[each] >= _MOST), None) or next(
         (each for each in PITCHES[1:] if spare[each] >= _FEWEST), PITCHES[1]
     )
+    share = spare[pitch] if spare[pitch] >= _FEWEST else _MOST
     if book.width > book.height:
         # It goes on on a second page, in as many columns as there are.
-        pitch = replace(PITCHES[-2], columns=_most(book.wide))
-    share = spare.get(pitch, 0.0) if spare.get(pitch, 0.0) >= _FEWEST else _MOST
+        pitch, share = replace(PITCHES[-2], columns=_most(book.wide)), _MOST
     picture.draw(min(_MOST, share))
     _write_below(book, told, notes, pitch, begin)
 
