@@ -220,7 +220,7 @@ class Book(Demo):
 
     def test_sizes_told_by_letters_are_those_of_every_part(self) -> None:
         """Every letter put back: the lines and the drawing of each part in a family are its own; nothing is told twice or left out."""
-        joined = 0
+        joined = listed = 0
         for name in ("harbour-cottage", "heron-house", "weir-loft"):
             book = Pages(Made(load(demo.path_of(name)).project), {}, paper("letter"))
             alone = {told.heading: told for told in written(book)}
@@ -231,6 +231,17 @@ class Book(Demo):
                     continue
                 for row in told.values:
                     heading, _, rest = row.partition(": ")
+                    if ": as many as told below" in told.lines[0]:
+                        # How many and where stands in the list, from which edge there or said once.
+                        size, _, rest = rest.partition("; ")
+                        count, _, places = rest.partition(" of them: ")
+                        edge = told.lines[0].rpartition("told below")[2].removeprefix(",")
+                        work = told.lines[0].partition(": as many")[0]
+                        self.assertEqual([f"{count} {work}: {places}{edge}"], list(alone[heading].lines))
+                        self.assertEqual(size, alone[heading].size)
+                        headings.append(heading)
+                        listed += 1
+                        continue
                     size, *letters = re.split("[;,] ", rest)
                     own = alone[heading]
                     headings.append(heading)
@@ -245,6 +256,7 @@ class Book(Demo):
                     joined += 1
             self.assertEqual(sorted(headings), sorted(alone))
         self.assertGreater(joined, 30)
+        self.assertGreater(listed, 5)
 
     def test_chapters_cases_sizes_and_the_same_bytes(self) -> None:
         wanted = Wanted(paper("a3-across"), "2026-12-05", chapters(["bench", "sheets"]), ("B",))

@@ -1,13 +1,14 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
 """Parts on which the same is done in other sizes: one drawing tells them, sizes and places by letters, and a list what each letter is.
 
-Eight bottoms that differ in their width and where their pockets stand are one drawing with eight lines under it.
+Eight bottoms that differ in their width and where their pockets stand are one drawing with eight lines under it. Strips of which
+nothing else is told than where their holes are, as many as each is long, are one drawing as well: how many and where is in the list.
 """
 
 from __future__ import annotations
 
 import re
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 
 from ...drawing.shapes import Dimension, Drawing
@@ -17,6 +18,10 @@ from .pages import LETTERS
 _NUMBER = re.compile(r"(?<![\w/.])\d+(?: \d+/\d+|/\d+|\.\d+)?[+−]?(?![\w/])")
 #: More letters than this are harder to follow than drawings of their own (of our own).
 _MOST = 8
+#: What stands for the two sides of a part where they differ.
+_SIDES = ("length", "width")
+#: What stands for the two sides of a part where they differ.
+_SIDES = ("length", "width")
 
 
 @dataclass(frozen=True, slots=True)
@@ -52,16 +57,60 @@ class Told:
 
 
 def families(rows: Sequence[Told]) -> list[Told]:
-    """Return what is told, those together that differ in nothing but sizes."""
+    """Return what is told, those together that differ in nothing but sizes, or in nothing but where the same is bored."""
+    found: dict[int, list[Told]] = {}
+    for i, group in enumerate(_grouped(rows, lambda told: (tuple(map(_bones, told.lines)), len(_dimensions(told))))):
+        made = _family(group) if len(group) > 1 else None
+        found[i] = [made] if made is not None else group
+    alone = [told for group in found.values() for told in group if not told.values]
+    places = {
+        id(group[0]): (made, group)
+        for group in _grouped([told for told in alone if _work(told)], _work)
+        if len(group) > 1 and (made := _same_work(group)) is not None
+    }
+    gone = {id(told) for _, group in places.values() for told in group}
+    return [
+        places[id(told)][0] if id(told) in places else told
+        for group in found.values() for told in group if id(told) in places or id(told) not in gone
+    ]  # fmt: skip
+
+
+def _grouped(rows: Sequence[Told], by: Callable[[Told], object]) -> list[list[Told]]:
+    """Return what is told, those together that may stand on one drawing and are alike by something, in their order."""
     groups: dict[object, list[Told]] = {}
     for i, told in enumerate(rows):
-        bones = tuple(_bones(line) for line in told.lines)
-        groups.setdefault((told.like, bones, len(_dimensions(told))) if told.like is not None else i, []).append(told)
-    found = []
-    for group in groups.values():
-        made = _family(group) if len(group) > 1 else None
-        found += [made] if made is not None else group
-    return found
+        groups.setdefault((told.like, by(told)) if told.like is not None else i, []).append(told)
+    return list(groups.values())
+
+
+def _work(told: Told) -> str:
+    """Return what is bored without how often and where, if nothing else is told; else nothing."""
+    count, _, rest = told.lines[0].partition(" ") if len(told.lines) == 1 else ("", "", "")
+    return rest.partition(": ")[0] if count.isdigit() and ": " in rest else ""
+
+
+def _same_work(group: Sequence[Told]) -> Told | None:
+    """Return one drawing for parts that differ in how often and where the same is bored; ``None`` where more differs."""
+    first = group[0]
+    if any([item.key for item in _dimensions(told)] != list(told.sides) for told in group):
+        return None
+    view = replace(first.view, items=list(first.view.items))
+    for i, name in enumerate(_SIDES):
+        texts = {_dimensions(told)[i].text for told in group}
+        if len(texts) > 1:
+            at = view.items.index(_dimensions(first)[i])
+            view.items[at] = replace(_dimensions(first)[i], text=name)
+    tails = [told.lines[0].partition(": ")[2] for told in group]
+    # From where is told once, where it is the same for all.
+    froms = {tail[tail.rfind(" from the ") :] if tail.count(" from the ") == 1 else "" for tail in tails}
+    edge = next(iter(froms)) if len(froms) == 1 and all(map(str.endswith, tails, froms)) else ""
+    values = [
+        f"{told.heading}: {told.size}; {told.lines[0].partition(' ')[0]} of them: {tail.removesuffix(edge)}"
+        for told, tail in zip(group, tails, strict=True)
+    ]
+    line = f"{_work(first)}: as many as told below{',' if edge else ''}{edge}"
+    heading = ", ".join(told.heading for told in group)
+    return replace(first, heading=heading, size="each as told below", view=view, lines=(line,), values=tuple(values))
 
 
 def _bones(line: str) -> str:
@@ -98,7 +147,7 @@ def _family(group: Sequence[Told]) -> Told | None:
         line = first.lines[at]
         lines.append(_NUMBER.sub(lambda f, s=sizes, t=line: f[0] if _kept(t, f) else next(s), line))  # type: ignore[misc]
     view = replace(first.view, items=list(first.view.items))
-    named = dict(zip(first.sides, ("length", "width"), strict=True))
+    named = dict(zip(first.sides, _SIDES, strict=True))
     rows = zip(*(_dimensions(told) for told in group), strict=True)
     for item in list(view.items):
         if not isinstance(item, Dimension):

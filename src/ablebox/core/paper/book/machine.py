@@ -6,12 +6,13 @@ from __future__ import annotations
 import re
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
+from itertools import groupby
 
 from ...assembly.part import Face, Hand
 from ...drawing.part_view import part_view
 from ...drawing.shapes import Area, Circle, Dimension, Drawing, Path, Shape
 from ...jigs.blocks import Block, blocks, sizes
-from ...jigs.settings import settings
+from ...jigs.settings import Setting, SettingKind, Size, settings
 from ...lengths import Length
 from ...parts.listing import Part
 from ...parts.words import drill, told_once, usual_screw_hole, usual_words
@@ -61,8 +62,9 @@ def _counted(part: Part) -> str:
 
 def machine_pages(book: Pages) -> None:
     """Write settings and blocks, then the drawings."""
-    _settings(book)
-    _drawings(book)
+    book.leading, book.plain = _LEADING, PLAIN
+    _drawings(book, _settings(book))
+    book.leading, book.plain = LEADING, 1.0
 
 
 def drawn(book: Pages) -> list[Drawn]:
@@ -152,23 +154,33 @@ def written(book: Pages) -> list[Told]:
     return [_told(book, row, usual) for row in drawn(book)]
 
 
-def _drawings(book: Pages) -> None:
+def _drawings(book: Pages, flow: Flow | None) -> None:
+    """Write the drawings, below the settings where there is room."""
     rows, usual = written(book), usual_screw_hole(part.machining for part in book.made.parts)
     if not rows:
+        if flow is not None:
+            flow.end()
         return
+    under = (
+        "The machined face is up. Thick red edges are banded. Places count from the named edges of the finished part."
+    )
+    if usual is not None:
+        under += f" {usual_words(usual, book.made.units)}"
 
-    before = len(book.pages)
+    def begin(under: str = "") -> None:
+        book.start(Chapter.MACHINE, "Machining", "", under)
 
-    def begin() -> None:
-        under = "The machined face is up. Thick red edges are banded. Places count from the named edges of the finished part."
-        if usual is not None:
-            under += f" {usual_words(usual, book.made.units)}"
+    if flow is None:
         # Said once.
-        book.start(Chapter.MACHINE, "Machining", "", under if len(book.pages) == before else "")
-
-    book.leading, book.plain = _LEADING, PLAIN
-    begin()
-    flow = book.flow(book.columns, begin)
+        begin(under)
+        flow = book.flow(book.columns, begin)
+    else:
+        flow.again = begin
+        flow.need(24 + book.high(under, flow.wide) + 120)
+        book.y += 4
+        book.heading(flow.x, "Machining", 15)
+        book.words(flow.x, under, flow.wide)
+        book.y += 8
     waiting = [(told, _high(book, flow.wide, told)) for told in families(rows)]
     while waiting:
         # What still fits into a column goes there: pages are filled, parts stay nearly in their order.
@@ -183,7 +195,6 @@ def _drawings(book: Pages) -> None:
         told, high = waiting.pop(at)
         _block(book, flow, told, high)
     flow.end()
-    book.leading, book.plain = LEADING, 1.0
 
 
 def _next_in(book: Pages, flow: Flow, heights: Sequence[float]) -> int:
@@ -255,12 +266,12 @@ def _block(book: Pages, flow: Flow, told: Told, high: float) -> None:
 # Settings and blocks
 
 
-def _settings(book: Pages) -> None:
-    """Fence and jig settings, and the blocks slides are set with."""
+def _settings(book: Pages) -> Flow | None:
+    """Fence and jig settings, and the blocks slides are set with; return where it goes on, ``None`` if there are none."""
     rows = settings([case for case, _ in book.made.built], book.made.assemblies)
     made_blocks = blocks(book.made.project, book.made.assemblies)
     if not rows and not made_blocks:
-        return
+        return None
 
     def begin() -> None:
         book.start(
@@ -271,21 +282,39 @@ def _settings(book: Pages) -> None:
         )
 
     begin()
-    flow = book.flow(2, begin)
-    for row in rows:
-        head = f"{row.what[:1].upper()}{row.what[1:]} · case{'s' if len(row.cases) > 1 else ''} {', '.join(row.cases)}"
-        told = [
-            f"{size.words} {drill(size.length, book.made.units) if size.bit else book.write(size.length)}"
-            for size in row.sizes
-        ]
-        text = " · ".join(told)
-        flow.need(book.high(head, flow.wide, 12, True) + book.high(text, flow.wide - 16) + 6)
-        book.words(flow.x, head, flow.wide, 12, bold=True)
-        book.tick(flow.x, book.y, side=9.5)
-        book.words(flow.x + 16, text, flow.wide - 16)
-        book.y += 6
+    flow = book.flow(book.columns, begin)
+    for kind, group in groupby(rows, key=lambda row: row.kind):
+        _setting(book, flow, kind, list(group))
     _blocks(book, flow, made_blocks)
-    flow.end()
+    return flow
+
+
+def _setting(book: Pages, flow: Flow, kind: SettingKind, rows: Sequence[Setting]) -> None:
+    """Settings of one kind: what is the same for all of them is told once, above."""
+    same = [size for size in rows[0].sizes if all(size in row.sizes for row in rows)] if len(rows) > 1 else []
+    told = [(", ".join(row.cases), _sizes_told(book, [each for each in row.sizes if each not in same])) for row in rows]
+    head, above = f"{kind.value[:1].upper()}{kind.value[1:]}", _sizes_told(book, same)
+    room = flow.wide - 16
+    flow.need(
+        book.high(head, flow.wide, 12, True)
+        + (book.high(above, flow.wide) if above else 0.0)
+        + book.high_led(f"{told[0][0]}:", told[0][1], room)
+    )
+    book.words(flow.x, head, flow.wide, 12, bold=True)
+    if above:
+        book.words(flow.x, above, flow.wide)
+    for letters, text in told:
+        flow.need(book.high_led(f"{letters}:", text, room))
+        book.tick(flow.x, book.y, side=9.5)
+        book.led(flow.x + 16, f"{letters}:", text, room)
+        book.y += 1
+    book.y += 5
+
+
+def _sizes_told(book: Pages, rows: Sequence[Size]) -> str:
+    return " · ".join(
+        f"{size.words} {drill(size.length, book.made.units) if size.bit else book.write(size.length)}" for size in rows
+    )
 
 
 def _blocks(book: Pages, flow: Flow, rows: Sequence[Block]) -> None:
