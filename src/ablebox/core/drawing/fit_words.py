@@ -328,16 +328,25 @@ def cautions(fit: Fit, what: What, letters: Iterable[str]) -> Iterator[str]:
             yield "Mask for dust, glasses; the saw’s guard stays on."
 
 
-def asked(key: str) -> str:
-    """Return what is asked for in the room in words."""
-    for end, words in (
-        (LEVEL, "off level, left to right"),
-        (PLUMB, "off plumb, over its height"),
-        (GAP_LOW, "gap at the floor"),
-        (GAP_HIGH, "gap at the top"),
-    ):
+#: What is asked for in the room: in a few words, and from where to where it is read.
+_ASKED = (
+    (LEVEL, "out of level", "left to right"), (PLUMB, "out of plumb", "over its height"), (GAP_LOW, "gap at the floor", ""),
+    (GAP_HIGH, "gap at the top", ""),
+)  # fmt: skip
+#: Said once where the few words alone stand.
+READ = "level is read from left to right, plumb over a case’s height"
+
+
+def asked(key: str, short: bool = False) -> str:
+    """Return what is asked for in the room in words.
+
+    Args:
+        key: of the number.
+        short: whether from where to where it is read is told elsewhere, see ``READ``.
+    """
+    for end, words, over in _ASKED:
         if key.endswith(end):
-            return words
+            return f"{words}, {over}" if over and not short else words
     return key
 
 

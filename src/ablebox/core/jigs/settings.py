@@ -67,11 +67,6 @@ class Setting:
     cases: tuple[str, ...]
     sizes: tuple[Size, ...]
 
-    @property
-    def what(self) -> str:
-        """What is set, in words."""
-        return self.kind.value
-
 
 #: Gaps this small between two slides are none.
 _NOTHING = millimetres(1)

@@ -21,12 +21,16 @@ from ...drawing.job_view import job_view
 from ...drawing.way_words import sentence
 from ...jigs.blocks import blocks, sizes
 from ..canvas.pdf_canvas import width_of
+from .came_out import HIGH, side_by_side, write_down
 from .chapter import Chapter
-from .pages import EDGE, GUTTER, LEADING, TYPE, Flow, Pages
+from .pages import EDGE, GUTTER, LEADING, PLAIN, TYPE, Flow, Pages
 
-#: How far words stand behind box and number, the height of a picture, the pages a case may take, and
-#: from line to line where they would be more.
-_INDENT, _PICTURE, _MOST, _TIGHT, _TIGHTEST = 36.0, 84.0, 2, 1.12, 1.06
+#: How far words stand behind box and number, the height of a picture, the pages a case may take, and how many steps are shown at least.
+_INDENT, _PICTURE, _MOST, _ENOUGH = 36.0, 84.0, 2, 4
+#: From line to line where words stand close, as a share of the type.
+_TIGHT = 1.12
+#: How words are set, the first that leaves room enough: from line to line, and how large words are beside figures.
+_SETTINGS = ((LEADING, 1.0), (_TIGHT, 1.0), (_TIGHT, PLAIN), (1.06, PLAIN))
 #: A sentence is said once for all where it names no part, counts nothing, is so long, and would stand so often.
 _LONG, _OFTEN = 24, 3
 #: Steps that are shown, the hardest to see first.
@@ -199,19 +203,19 @@ def _case(book: Pages, letters: Sequence[str], told: Sequence[Told]) -> None:
     if first:
         book.words(EDGE, first, book.wide)
         book.y += 4
-    pictures = _pictures(book, letters, told, book.y, top)
-    for leading in (_TIGHT, _TIGHTEST):
-        if pictures is None:
-            # Lines a little closer, where two pages would not do.
-            book.leading = leading
-            pictures = _pictures(book, letters, told, book.y, top)
+    start = book.y
+    # Where none leaves room enough the last one does most.
+    for book.leading, book.plain in _SETTINGS:
+        count, pictures = _pictures(book, letters, told, start, top)
+        if count <= _MOST and len(pictures) >= _ENOUGH:
+            break
     flow = book.flow(book.columns, begin)
     for each in told:
         if each.gate:
             _gate(book, flow, each.gate)
-        _step(book, flow, letters, each, each.number in (pictures or ()))
+        _step(book, flow, letters, each, each.number in pictures)
     flow.end()
-    book.leading = LEADING
+    book.leading, book.plain = LEADING, 1.0
 
 
 def _beside(book: Pages, rows: Sequence[tuple[str, Sequence[Told]]], flow: Flow | None) -> None:
@@ -241,8 +245,10 @@ def _beside(book: Pages, rows: Sequence[tuple[str, Sequence[Told]]], flow: Flow 
     flow.end()
 
 
-def _pictures(book: Pages, letters: Sequence[str], told: Sequence[Told], start: float, top: float) -> set[int] | None:
-    """Return the numbers of the steps two pages have room to show; ``None`` where lines must stand closer for two.
+def _pictures(
+    book: Pages, letters: Sequence[str], told: Sequence[Told], start: float, top: float
+) -> tuple[int, set[int]]:
+    """Return how many pages a case takes, and the numbers of the steps they have room to show.
 
     Args:
         book: the pages.
@@ -273,13 +279,11 @@ def _pictures(book: Pages, letters: Sequence[str], told: Sequence[Told], start: 
 
     found: set[int] = set()
     fewest = max(_MOST, pages(found))
-    if fewest > _MOST and book.leading > _TIGHTEST:
-        return None
     for what in _SHOWN:
         for each in told:
             if each.step.what is what and each.step.puts and pages(found | {each.number}) <= fewest:
                 found.add(each.number)
-    return found
+    return fewest, found
 
 
 def _text(each: Told) -> str:
@@ -289,20 +293,8 @@ def _text(each: Told) -> str:
 def _height(book: Pages, each: Told, wide: float, letters: Sequence[str]) -> float:
     room = wide - _INDENT
     high = book.high_led(f"{each.title}.", _text(each), room)
-    high += len(_asks(each.came_out, room)) * 17.0
+    high += len(side_by_side(each.came_out, room)) * HIGH
     return high + (15.0 if len(letters) > 1 else 0.0) + 6.5
-
-
-def _asks(texts: Sequence[str], room: float) -> list[list[str]]:
-    """Return what is written down line by line: two that are short stand beside each other."""
-    rows: list[list[str]] = []
-    for text in texts:
-        need = width_of(text, TYPE, False) + 58
-        if rows and len(rows[-1]) == 1 and max(need, width_of(rows[-1][0], TYPE, False) + 58) <= room / 2:
-            rows[-1].append(text)
-        else:
-            rows.append([text])
-    return rows
 
 
 def _step(book: Pages, flow: Flow, letters: Sequence[str], each: Told, picture: bool) -> None:
@@ -314,14 +306,8 @@ def _step(book: Pages, flow: Flow, letters: Sequence[str], each: Told, picture: 
         book.tick(x, top, each.done, 12.0)
     book.canvas.text(x + _INDENT - 7, top, str(each.number), 12.5, "end", "ink", True)
     book.led(x + _INDENT, f"{each.title}.", _text(each), room)
-    for row in _asks(each.came_out, room):
-        share = room / len(row)
-        for i, text in enumerate(row):
-            at = x + _INDENT + i * share
-            book.canvas.text(at, book.y + 1, text, TYPE, "start", "ink", False)
-            start = at + width_of(text, TYPE, False) + 6
-            book.blank(start, book.y + 1, max(30.0, at + share - (8 if len(row) > 1 else 0) - start))
-        book.y += 17.0
+    for row in side_by_side(each.came_out, room):
+        write_down(book, row, x + _INDENT, room)
     if len(letters) > 1:
         at = x + _INDENT
         for letter in letters:

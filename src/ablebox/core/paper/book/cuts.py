@@ -27,11 +27,15 @@ _SET = 92.0
 _LEADING = 1.16
 #: A cut size in the list, and the boxes to tick beside it, in points.
 _CUT, _TICKS = 13.5, ("cut", "mach", "band")
+#: From a size to what is told of it, and what a line between two settings takes, in points.
+_ROW, _RULE = 15.5, 5.0
 
 
 def sheets_pages(book: Pages) -> None:
-    """Write the cut list of what comes from sheets, every sheet, the settings for all of them, and what a store is asked for."""
-    _cut_list(book, Chapter.SHEETS, [goods for goods in book.made.stock if not isinstance(goods, BoardGoods)])
+    """Write the cut list, every sheet, the settings for all of them, and what a store is asked for."""
+    # One list of everything, where what comes from boards is printed as well.
+    whole = Chapter.BOARDS in book.chapters
+    _cut_list(book, Chapter.SHEETS, [goods for goods in book.made.stock if whole or not isinstance(goods, BoardGoods)])
     for code, plan in book.plans.items():
         for at in range(len(plan.sheets)):
             sheet_page(book, code, plan, at)
@@ -40,8 +44,9 @@ def sheets_pages(book: Pages) -> None:
 
 
 def boards_pages(book: Pages) -> None:
-    """Write the cut list of what comes from boards, and which part comes from which board."""
-    _cut_list(book, Chapter.BOARDS, [goods for goods in book.made.stock if isinstance(goods, BoardGoods)])
+    """Write the cut list of what comes from boards, if it does not stand with the sheets', and which part comes from which board."""
+    if Chapter.SHEETS not in book.chapters:
+        _cut_list(book, Chapter.BOARDS, [goods for goods in book.made.stock if isinstance(goods, BoardGoods)])
     _boards(book)
 
 
@@ -73,7 +78,9 @@ def _alike(parts: Sequence[Part]) -> list[_Row]:
 def _cut_list(book: Pages, chapter: Chapter, stock: Sequence[Goods]) -> None:
     made = book.made
     by_goods = [(goods, [part for part in made.parts if part.goods.code == goods.code]) for goods in stock]
-    by_goods = [row for row in by_goods if row[1]]
+    # Blocks stand with what is set by them, where that is printed as well.
+    elsewhere = Chapter.MACHINE in book.chapters
+    by_goods = [row for row in by_goods if row[1] and not (elsewhere and isinstance(row[0], Offcuts))]
     if not by_goods:
         return
 
@@ -103,12 +110,12 @@ def _cut_list(book: Pages, chapter: Chapter, stock: Sequence[Goods]) -> None:
             cut_width = row.parts[0].cut_width.length
             short = _beside(row)
             text = "" if short else _told(book, row)
-            high = 18 + (book.high(text, flow.wide - 8) if text else 0.0)
-            flow.need(high + (6 if cut_width != width else 0))
+            high = _ROW + 2 + (book.high(text, flow.wide - 8) if text else 0.0)
+            flow.need(high + (_RULE if cut_width != width else 0))
             if width is not None and cut_width != width and book.y != flow.top:
                 # Parts of one setting stand together, between lines.
                 book.canvas.polyline([(flow.x, book.y - 5), (flow.x + flow.wide, book.y - 5)], "ink", 0.8, False)
-                book.y += 6
+                book.y += _RULE
             width = cut_width
             _write_row(book, flow, row, text, short)
     flow.end()
@@ -161,7 +168,7 @@ def _write_row(book: Pages, flow: Flow, row: _Row, text: str, short: str) -> Non
             book.tick(right - 71 + k * 29 - 5.5, book.y)
     if short:
         book.line(right - 56, short.split(), TYPE)
-    book.y += 16
+    book.y += _ROW
     if text:
         book.words(x + 8, text, flow.wide - 8)
     book.y += 2

@@ -1,5 +1,5 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""The fitting pages of a shop book: a sheet for each wall to tape to it, then what is seen to before carrying in, and every step to tick."""
+"""The fitting pages of a shop book: a sheet for each wall to tape to it, with what is seen to there before anything is carried in; then every step to tick."""
 
 from __future__ import annotations
 
@@ -12,22 +12,29 @@ from ...bench.fitting import IN_ROOM
 from ...bench.verb import What
 from ...drawing.bench_words import BenchWords, title_of
 from ...drawing.fit_view import fit_view
-from ...drawing.fit_words import line_words, lines, places
+from ...drawing.fit_words import READ, asked, line_words, lines, places
+from ...fit.before import Line
 from ...fit.fillers import gap_of
 from ...fit.fit import Fit
 from ...fit.links import anchors_of, shims_of
+from ...fit_book import is_of_room
 from ...lengths import ZERO, Length
 from ...run.space import SpaceKind
 from ...shop.anchor import Anchor, Holds
 from ..canvas.pdf_canvas import width_of
+from .came_out import HIGH, side_by_side, write_down
 from .chapter import Chapter
-from .pages import EDGE, TYPE, Column, Flow, Pages
+from .pages import EDGE, LEADING, TYPE, Column, Flow, Pages
 
 #: The share of a wall's page its drawing takes, how far words stand behind their box, and
 #: what a filler's lines take, in points.
 _PICTURE, _BEHIND, _FILLER = 0.46, 18.0, 36.0
 #: What is said so often at steps of one name is said once, before them.
 _OFTEN = 3
+#: From line to line of the steps, as a share of the type.
+_LEADING = 1.17
+#: Over what is seen to first.
+_BEFORE = "Before carrying in"
 
 
 def fit_pages(book: Pages) -> None:
@@ -36,43 +43,58 @@ def fit_pages(book: Pages) -> None:
     fit = bench.fit
     if not fit.order:
         return
-    for number in dict.fromkeys(entry.wall for entry in fit.order):
+    walls = list(dict.fromkeys(entry.wall for entry in fit.order))
+    for number in walls:
         _wall(book, fit, number)
     steps = [job for job in bench.steps if job.step.what in IN_ROOM]
     first = steps[0].n if steps else 0
-    flow = _before(book, fit)
+    book.leading = _LEADING
+    flow = _before(book, fit, [line for line in fit.before if line.wall not in walls])
     _steps(book, flow, [job for job in bench.steps if job.n >= first and job.step.what is not What.BEFORE])
+    book.leading = LEADING
 
 
-def _before(book: Pages, fit: Fit) -> Flow:
-    """Write what is seen to before anything is carried in; return where the steps go on."""
+def _before(book: Pages, fit: Fit, rows: Sequence[Line]) -> Flow:
+    """Write what is seen to before anything is carried in and stands on no wall's sheet; return where the steps go on."""
 
     def begin() -> None:
         book.start(
-            Chapter.FIT, "In the room", "", "In this order; each line is ticked, and what came out is written down."
+            Chapter.FIT,
+            "In the room",
+            "",
+            f"In this order; each line is ticked, and what came out is written down: {READ}.",
         )
 
     begin()
     flow = book.flow(book.columns, begin)
-    book.heading(flow.x, "Before carrying in", 14)
+    if rows:
+        book.heading(flow.x, _BEFORE, 14)
     wall = -1
     # Wall by wall, what belongs to none last.
-    for line in sorted(fit.before, key=lambda line: (line.wall == 0, line.wall)):
-        text = line_words(line)
-        flow.need(book.high(text, flow.wide - _BEHIND) + (24 if line.wall != wall else 2))
+    for line in sorted(rows, key=lambda line: (line.wall == 0, line.wall)):
+        flow.need(_line_high(book, line, flow.wide) + (24 if line.wall != wall else 0))
         if line.wall != wall:
             wall = line.wall
             book.y += 2
             book.heading(flow.x, fit.made.rooms[wall - 1].wall.name if wall else "Everywhere")
-        book.tick(flow.x, book.y, line.done)
-        book.words(flow.x + _BEHIND, text, flow.wide - _BEHIND)
-        book.y += 2
+        _line(book, line, flow.x, flow.wide)
     text = "Wiring, gas and water are for licensed trades. Old paint may hold lead, old floors, boards and soffits asbestos: have them tested first. Local codes decide."
     flow.need(book.high(text, flow.wide) + 8)
     book.y += 4
     book.words(flow.x, text, flow.wide)
     book.y += 10
     return flow
+
+
+def _line_high(book: Pages, line: Line, wide: float) -> float:
+    return book.high(line_words(line), wide - _BEHIND) + 2
+
+
+def _line(book: Pages, line: Line, x: float, wide: float) -> None:
+    """Write what is seen to before, with its box."""
+    book.tick(x, book.y, line.done)
+    book.words(x + _BEHIND, line_words(line), wide - _BEHIND)
+    book.y += 2
 
 
 # A sheet for each wall
@@ -99,8 +121,8 @@ def _wall(book: Pages, fit: Fit, number: int) -> None:
     book.y += high + 12
     wide = book.wide
     columns = (
-        Column("", 0, "tick"), Column("case", 20, bold=True, size=13), Column("goes in", 58), Column("from", 140, "end"), Column("to", 196, "end"),
-        Column("rails at", 262, "end", 60), Column("screws: length, into, at", 274, wide=(wide - 274) * 0.46 - 8), Column("packed", 274 + (wide - 274) * 0.46, wide=(wide - 274) * 0.54),
+        Column("", 0, "tick"), Column("case", 20, bold=True, size=13), Column("goes in", 58), Column("from", 132, "end"), Column("to", 182, "end"),
+        Column("rails at", 262, "end", 72), Column("screws: length, into, at", 274, wide=(wide - 274) * 0.46 - 8), Column("packed", 274 + (wide - 274) * 0.46, wide=(wide - 274) * 0.54),
     )  # fmt: skip
     rows = []
     for entry in fit.order:
@@ -128,6 +150,14 @@ def _wall(book: Pages, fit: Fit, number: int) -> None:
             book.blank(x + 36, book.y + 2, 80)
             x += 140
         book.y += 20
+    before = [each for each in fit.before if each.wall == number]
+    for i, each in enumerate(before):
+        if book.y + _line_high(book, each, book.wide) + (24 if not i else 0) > book.bottom:
+            begin()
+        if not i:
+            book.y += 6
+            book.heading(EDGE, _BEFORE)
+        _line(book, each, EDGE, book.wide)
 
 
 def _screws(book: Pages, anchors: Sequence[Anchor]) -> str:
@@ -172,7 +202,12 @@ def _told(book: Pages, jobs: Sequence[JobStep]) -> list[_Told]:
             rows = [text for _, text in lines(bench.fit, letter, step, codes, bench.on_base(letter))]
         else:
             rows = list(words.of(job).do)
-        each = _Told([job], title_of(step), rows, [words.ask(letter, key)[0] for key in step.asks])
+        each = _Told(
+            [job],
+            title_of(step),
+            rows,
+            [asked(key, short=True) if is_of_room(key) else words.ask(letter, key)[0] for key in step.asks],
+        )
         last = found[-1] if found else None
         same = (
             last is not None and (last.title, last.rows) == (each.title, each.rows) and not last.asks and not each.asks
@@ -195,7 +230,6 @@ def _said_once(told: Sequence[_Told]) -> dict[str, list[str]]:
 
 
 def _steps(book: Pages, flow: Flow, jobs: Sequence[JobStep]) -> None:
-    bench = bench_of(book.made)
     steps = _told(book, jobs)
     once = _said_once(steps)
     for title, rows in once.items():
@@ -206,38 +240,64 @@ def _steps(book: Pages, flow: Flow, jobs: Sequence[JobStep]) -> None:
     for told in steps:
         # A step of which nothing else is said keeps its lines to tick.
         told.rows = [row for row in told.rows if row not in once.get(told.title, ())] or told.rows
-        letters, first, last = [job.rows[0][0] for job in told.jobs], told.jobs[0], told.jobs[-1]
-        numbers = str(first.n) if first is last else f"{first.n} to {last.n}"
-        who = f"{', '.join(letters)}: " if bench.is_case(letters[0]) else ""
-        head = f"{numbers}  {who}{told.title}"
-        room = flow.wide - _BEHIND
-        heads = book.broken(head, flow.wide, 13, True)
-        high = 18 * len(heads) + sum(book.high(text, room) + 2 for text in told.rows) + 18 * len(told.asks) + 8
-        flow.need(min(high, 90.0))
-        for line in heads:
-            book.canvas.text(flow.x, book.y, line, 13, "start", "ink", True)
-            book.y += 18
-        for text in told.rows:
-            flow.need(book.high(text, room))
-            if first is last:
-                book.tick(flow.x, book.y, bench.is_done(first))
+    for case in _by_case(book, steps):
+        _together(book, flow, case)
+    flow.end()
+
+
+def _by_case(book: Pages, steps: Sequence[_Told]) -> list[list[_Told]]:
+    """Return steps, those in a row with one and the same case together."""
+    bench, found = bench_of(book.made), list[list[_Told]]()
+    for told in steps:
+        letter = told.jobs[0].rows[0][0]
+        alone = len(told.jobs) > 1 or not bench.is_case(letter)
+        if found and not alone and len(found[-1][-1].jobs) == 1 and found[-1][-1].jobs[0].rows[0][0] == letter:
+            found[-1].append(told)
+        else:
+            found.append([told])
+    return found
+
+
+def _together(book: Pages, flow: Flow, steps: Sequence[_Told]) -> None:
+    """Write a step, or several with one case, under one heading."""
+    bench, room = bench_of(book.made), flow.wide - _BEHIND
+    letters = [job.rows[0][0] for job in steps[0].jobs]
+    who = f"{', '.join(letters)}: " if bench.is_case(letters[0]) else ""
+    first, last = steps[0].jobs[0].n, steps[-1].jobs[-1].n
+    numbers = str(first) if first == last else f"{first} to {last}" if last > first + 1 else f"{first}, {last}"
+    heads = book.broken(f"{numbers}  {who}{', '.join(told.title for told in steps)}", flow.wide, 13, True)
+    high = 18 * len(heads) + sum(book.high(text, room) + 2 for told in steps for text in told.rows) + 8
+    flow.need(min(high, 90.0))
+    for line in heads:
+        book.canvas.text(flow.x, book.y, line, 13, "start", "ink", True)
+        book.y += 18
+    for told in steps:
+        several = len(told.jobs) > 1
+        asks = side_by_side(told.asks, room)
+        for i, text in enumerate(told.rows, start=1):
+            # What is written down stays with the last line before it.
+            flow.need(book.high(text, room) + (2 + HIGH * len(asks) if i == len(told.rows) else 0))
+            if not several:
+                book.tick(flow.x, book.y, bench.is_done(told.jobs[0]))
             book.words(flow.x + _BEHIND, text, room)
             book.y += 2
-        if first is not last:
-            at = flow.x + _BEHIND
-            for letter, job in zip(letters, told.jobs, strict=True):
-                wide = 15 + width_of(letter, TYPE, True) + 10
-                if at + wide > flow.x + flow.wide:
-                    at, book.y = flow.x + _BEHIND, book.y + 17
-                book.tick(at, book.y, bench.is_done(job))
-                book.canvas.text(at + 16, book.y, letter, TYPE, "start", "ink", True)
-                at += wide
-            book.y += 17
-        for ask in told.asks:
-            flow.need(18)
-            book.canvas.text(flow.x + _BEHIND, book.y + 2, ask, TYPE, "start", "ink", False)
-            start = flow.x + _BEHIND + width_of(ask, TYPE, False) + 8
-            book.blank(start, book.y + 2, max(40.0, flow.x + flow.wide - start))
-            book.y += 18
-        book.y += 8
-    flow.end()
+        if several:
+            _boxes(book, flow, told)
+        for row in asks:
+            flow.need(HIGH)
+            write_down(book, row, flow.x + _BEHIND, room)
+    book.y += 8
+
+
+def _boxes(book: Pages, flow: Flow, told: _Told) -> None:
+    """A box for each case of which a step says the same."""
+    at = flow.x + _BEHIND
+    for job in told.jobs:
+        letter = job.rows[0][0]
+        wide = 15 + width_of(letter, TYPE, True) + 7
+        if at + wide > flow.x + flow.wide:
+            at, book.y = flow.x + _BEHIND, book.y + 17
+        book.tick(at, book.y, bench_of(book.made).is_done(job))
+        book.canvas.text(at + 16, book.y, letter, TYPE, "start", "ink", True)
+        at += wide
+    book.y += 17

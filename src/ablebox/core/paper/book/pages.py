@@ -62,14 +62,16 @@ class Pages:
         date: as it stands at the foot; empty for none.
         revision: number of the page set; 0 where nothing was printed yet.
         cases: letters of the cases that are told one by one; empty for all.
+        chapters: that are printed with each other.
     """
 
     def __init__(
         self, made: Made, plans: Mapping[str, Plan], paper: Paper, date: str = "", revision: int = 0, cases: Collection[str] = (),
+        chapters: Collection[Chapter] = (),
     ) -> None:  # fmt: skip
         self.made, self.plans, self.write = made, plans, made.units.write
         self.paper, self.date, self.revision = paper, date, revision
-        self.cases = cases
+        self.cases, self.chapters = cases, chapters
         self.width, self.height = paper.size
         self.pages: list[Page] = []
         self.y = 0.0
@@ -222,8 +224,8 @@ class Pages:
     def line(
         self, x: float, words: Sequence[str], size: float, colour: str = "ink", bold: bool = False, lead: int = 0,
         plain: float = 1.0,
-    ) -> None:  # fmt: skip
-        """Write the words of one line, codes of parts bold, and as many words at its beginning as are told."""
+    ) -> float:  # fmt: skip
+        """Write the words of one line, codes of parts bold, and as many words at its beginning as are told; return where it ends."""
         canvas, space = self.canvas, width_of(" ", size * plain, bold)
         run: list[str] = []
 
@@ -244,6 +246,7 @@ class Pages:
             was = now
             run.append(word)
         put(*was)
+        return x
 
     def led(self, x: float, lead: str, text: str, width: float, size: float = TYPE) -> None:
         """Write a paragraph that begins with bold words, and go down below it."""

@@ -67,9 +67,9 @@ def book_pages(made: Made, plans: Mapping[str, Plan], wanted: Wanted = Wanted())
     # Letters of cases that are gone say nothing; where none is left all are told.
     there = {case.letter for case in made.project.cases}
     cases = tuple(letter for letter in wanted.cases or kept.cases if letter in there)
-    book = Pages(made, plans, wanted.on or paper_of(made.project), wanted.date, kept.revision, cases)
     chosen = wanted.chapters or [each for each in Chapter if each.value in kept.chapters]
     told = [each for each in Chapter if not chosen or each in chosen]
+    book = Pages(made, plans, wanted.on or paper_of(made.project), wanted.date, kept.revision, cases, told)
     if Chapter.COVER in told:
         cover_pages(book, [each for each in told if each is not Chapter.COVER])
         days_pages(book)

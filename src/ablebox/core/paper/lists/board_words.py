@@ -4,6 +4,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
+from itertools import groupby
 
 from ...cuts.boards import Stick
 from ...cuts.rips import Ripped, RipPlan, Strip
@@ -34,7 +35,9 @@ def rip_words(
         whole += ", from the rack" + (f", beginning {write(Length(plank.at))} from its end" if plank.at else "")
     lines = []
     for strip in board.strips:
-        pieces = ", ".join(_piece(stick, strip, plan, write, longer) for stick in strip.cut.sticks)
+        # What is cut alike in a row is told together.
+        alike = groupby(strip.cut.sticks, key=lambda stick: _cut(stick, strip, plan, write, longer))
+        pieces = "; ".join(f"{', '.join(stick.code for stick in sticks)} {cut}" for cut, sticks in alike)
         rest = f"; {write(Length(strip.cut.rest))} left" if strip.cut.rest else ""
         steps = [f"rip {write(Length(strip.width))}"] if strip.width < plank.width else []
         if wider:
@@ -45,8 +48,9 @@ def rip_words(
     return [whole, *(f"     {line}" for line in lines)]
 
 
-def _piece(stick: Stick, strip: Strip, plan: RipPlan, write: Callable[[Length], str], longer: Length) -> str:
+def _cut(stick: Stick, strip: Strip, plan: RipPlan, write: Callable[[Length], str], longer: Length) -> str:
+    """Return where a piece is cut off, and what is done to it then."""
     width = plan.widths.get(stick.code, strip.width)
     narrower = f", then ripped to {write(Length(width))}" if width < strip.width else ""
     squared = f", squared to {write(Length(stick.length) - longer)} after planing" if longer else ""
-    return f"{stick.code} at {write(Length(stick.length))}{narrower}{squared}"
+    return f"at {write(Length(stick.length))}{narrower}{squared}"
