@@ -21,8 +21,9 @@ from .palette import tint
 from .shapes import Area, Circle, Drawing, Label, Path, Shape
 
 _SIDE, _GROUND, _LEDGE, _DOT, _WEDGE = 110.0, 290.0, 40.0, 12.0, 46.0
+#: The ring around the number of a case, and how far above it, in points, the letter of a narrow case stands.
+_RING, _OVER_RING = 58.0, 23.0
 #: How many times as large the floor is drawn, the largest that keeps its fall under so much of the height.
-_RING = 58.0
 _TIMES, _SHARE = (1, 2, 5, 10, 20), 0.06
 
 
@@ -145,18 +146,18 @@ def _member(drawing: Drawing, fit: Fit, place: Place, lit: bool, stands: bool, o
     where = low + h * 0.45
     colour = line if lit or stands else "ink"
     narrow = w < _RING * 6
-    at, ring = (x + w / 2, where - _RING * 1.6) if narrow else (x + w / 2 + _RING * 1.4, where), min(_RING, w * 0.4)
+    at, ring = (x + w / 2, where - _RING) if narrow else (x + w / 2 + _RING * 1.4, where), min(_RING, w * 0.4)
     drawing.add(
         Label(
             x + w / 2,
-            where + _RING if narrow else where,
+            at[1],
             place.letter,
             17,
             "middle" if narrow else "end",
             colour,
             True,
             hot,
-            (0 if narrow else -6, 0),
+            (0, _OVER_RING) if narrow else (-6, 0),
             ground=fill,
         )
     )

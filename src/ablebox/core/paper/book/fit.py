@@ -26,9 +26,9 @@ from .came_out import HIGH, side_by_side, write_down
 from .chapter import Chapter
 from .pages import EDGE, LEADING, TYPE, Column, Flow, Pages
 
-#: The share of a wall's page its drawing takes, how far words stand behind their box, and
+#: The share of a wall's page its drawing takes at least and at most, how far words stand behind their box, and
 #: what a filler's lines take, in points.
-_PICTURE, _BEHIND, _FILLER = 0.46, 18.0, 36.0
+_PICTURE, _LARGEST, _BEHIND, _FILLER = 0.42, 0.72, 18.0, 36.0
 #: What is said so often at steps of one name is said once, before them.
 _OFTEN = 3
 #: From line to line of the steps, as a share of the type.
@@ -115,14 +115,10 @@ def _wall(book: Pages, fit: Fit, number: int) -> None:
     fillers = [
         (n, space) for n, space in enumerate(made.project.spaces, start=1) if space.wall == number and space.kind is SpaceKind.FILLER
     ]  # fmt: skip
-    high = (book.bottom - book.y) * _PICTURE - _FILLER * len(fillers)
-    scale = book.draw(fit_view(fit, number), (EDGE, book.y, book.width - EDGE, book.y + high))
-    book.told_scale(scale)
-    book.y += high + 12
     wide = book.wide
     columns = (
         Column("", 0, "tick"), Column("case", 20, bold=True, size=13), Column("goes in", 58), Column("from", 132, "end"), Column("to", 182, "end"),
-        Column("rails at", 262, "end", 72), Column("screws: length, into, at", 274, wide=(wide - 274) * 0.46 - 8), Column("packed", 274 + (wide - 274) * 0.46, wide=(wide - 274) * 0.54),
+        Column("rails at", 262, "end", 72), Column("screws: length, into, at", 274, wide=(wide - 274) * 0.56 - 8), Column("packed", 274 + (wide - 274) * 0.56, wide=(wide - 274) * 0.44),
     )  # fmt: skip
     rows = []
     for entry in fit.order:
@@ -137,6 +133,14 @@ def _wall(book: Pages, fit: Fit, number: int) -> None:
             "x", entry.letter, str(order), write(place.case_x), write(place.case_x + place.case_width),
             ", ".join(write(h) for h in heights) or "–", _screws(book, mine), _packed(book, fit, entry.letter),
         ))  # fmt: skip
+    before = [each for each in fit.before if each.wall == number]
+    below = book.table_high(columns, rows) + _FILLER * len(fillers) + 12
+    below += sum(_line_high(book, each, book.wide) for each in before) + (26 if before else 0)
+    # The drawing takes what is left of the page.
+    room = book.bottom - book.y
+    high = min(max(room * _PICTURE - _FILLER * len(fillers), room - below), room * _LARGEST)
+    book.told_scale(book.draw(fit_view(fit, number), (EDGE, book.y, book.width - EDGE, book.y + high)))
+    book.y += high + 12
     book.table(columns, rows, begin)
     for space_number, space in fillers:
         gap = gap_of(fit, space_number)
@@ -150,7 +154,6 @@ def _wall(book: Pages, fit: Fit, number: int) -> None:
             book.blank(x + 36, book.y + 2, 80)
             x += 140
         book.y += 20
-    before = [each for each in fit.before if each.wall == number]
     for i, each in enumerate(before):
         if book.y + _line_high(book, each, book.wide) + (24 if not i else 0) > book.bottom:
             begin()

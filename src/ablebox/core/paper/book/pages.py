@@ -340,13 +340,9 @@ class Pages:
             again()
         head()
         for row in rows:
-            cells = [
-                self.broken(text, column.wide, column.size, column.bold) if column.wide and text and column.anchor in ("start", "end") else [text]
-                for column, text in zip(columns, row, strict=True)
-            ]  # fmt: skip
-            lines = max(len(cell) for cell in cells)
+            cells = self._cells(columns, row)
             largest = max(column.size for column in columns)
-            high = lines * largest * self.leading + gap
+            high = self._row_high(columns, cells, gap)
             if self.y + high > self.bottom:
                 again()
                 head()
@@ -365,6 +361,20 @@ class Pages:
                         )
             self.y = top + high
         self.y += 6
+
+    def table_high(self, columns: Sequence[Column], rows: Sequence[Sequence[str]], gap: float = 4.0) -> float:
+        """Return how high a table comes out on one page."""
+        return 25.0 + sum(self._row_high(columns, self._cells(columns, row), gap) for row in rows)
+
+    def _cells(self, columns: Sequence[Column], row: Sequence[str]) -> list[list[str]]:
+        """Return what stands in a row, column by column, in lines."""
+        return [
+            self.broken(text, column.wide, column.size, column.bold) if column.wide and text and column.anchor in ("start", "end") else [text]
+            for column, text in zip(columns, row, strict=True)
+        ]  # fmt: skip
+
+    def _row_high(self, columns: Sequence[Column], cells: Sequence[Sequence[str]], gap: float) -> float:
+        return max(map(len, cells)) * max(column.size for column in columns) * self.leading + gap
 
 
 class Flow:
