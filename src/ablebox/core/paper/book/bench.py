@@ -23,7 +23,9 @@ from ...jigs.blocks import blocks, sizes
 from ..canvas.pdf_canvas import width_of
 from .came_out import HIGH, side_by_side, write_down
 from .chapter import Chapter
-from .pages import EDGE, GUTTER, LEADING, PLAIN, TYPE, Flow, Pages
+from .flow import GUTTER, Flow
+from .pages import EDGE, Pages
+from .typesetting import LEADING, PLAIN, TYPE
 
 #: How far words stand behind box and number, the height of a picture, the pages a case may take, and how many steps are shown at least.
 _INDENT, _PICTURE, _MOST, _ENOUGH = 36.0, 84.0, 2, 4

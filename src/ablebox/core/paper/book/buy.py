@@ -6,7 +6,8 @@ from __future__ import annotations
 from ..lists.buy_list import buy_list
 from ..lists.buying import hardware, packets, reasons
 from .chapter import Chapter
-from .pages import EDGE, LEADING, PLAIN, Column, Pages
+from .pages import EDGE, Column, Pages
+from .typesetting import LEADING, PLAIN
 
 #: From line to line where reasons are told, as a share of the type.
 _LEADING = 1.15

@@ -6,7 +6,8 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from ..canvas.pdf_canvas import width_of
-from .pages import PLAIN, TYPE, Pages
+from .pages import Pages
+from .typesetting import PLAIN, TYPE
 
 #: How high a line to write on is, how long at least with the gap before it, and the gap between two beside each other, in points.
 HIGH, _BLANK, _APART = 17.0, 46.0, 8.0

@@ -26,7 +26,9 @@ from ..canvas.recorded import Recorder
 from ..lists.buying import boards_to_buy, cost, money, sheets_to_buy
 from ..lists.log_words import entry_words
 from .chapter import Chapter
-from .pages import EDGE, GUTTER, TYPE, Column, Pages
+from .flow import GUTTER
+from .pages import EDGE, Column, Pages
+from .typesetting import TYPE
 
 
 def cover_pages(book: Pages, contents: Sequence[Chapter]) -> None:

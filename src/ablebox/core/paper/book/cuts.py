@@ -18,8 +18,10 @@ from ..canvas.pdf_canvas import width_of
 from ..lists.board_words import rip_words
 from ..lists.fence_list import fence_rows, store_lines
 from .chapter import Chapter
-from .pages import EDGE, GUTTER, LEADING, PLAIN, TYPE, Flow, Pages
+from .flow import GUTTER, Flow
+from .pages import EDGE, Pages
 from .sheet_page import sheet_page
+from .typesetting import LEADING, PLAIN, TYPE
 
 #: How far what is cut at a setting stands behind it, in points.
 _SET = 92.0

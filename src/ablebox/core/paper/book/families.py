@@ -12,7 +12,7 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 
 from ...drawing.shapes import Dimension, Drawing
-from .pages import LETTERS
+from .typesetting import LETTERS
 
 #: A size in a line of work: whole, fraction or both, with the mark of what was rounded.
 _NUMBER = re.compile(r"(?<![\w/.])\d+(?: \d+/\d+|/\d+|\.\d+)?[+−]?(?![\w/])")

@@ -24,7 +24,9 @@ from ...shop.anchor import Anchor, Holds
 from ..canvas.pdf_canvas import width_of
 from .came_out import HIGH, side_by_side, write_down
 from .chapter import Chapter
-from .pages import EDGE, LEADING, TYPE, Column, Flow, Pages
+from .flow import Flow
+from .pages import EDGE, Column, Pages
+from .typesetting import LEADING, TYPE
 
 #: The share of a wall's page its drawing takes at least and at most, how far words stand behind their box, and
 #: what a filler's lines take, in points.

@@ -18,7 +18,9 @@ from ...parts.listing import Part
 from ...parts.words import drill, told_once, usual_screw_hole, usual_words
 from .chapter import Chapter
 from .families import Told, families
-from .pages import LEADING, PLAIN, TYPE, Flow, Pages
+from .flow import Flow
+from .pages import Pages
+from .typesetting import LEADING, PLAIN, TYPE
 
 #: The height of a drawing at most where much and where little is machined, its dimensions not counted, in points.
 _LARGE, _SMALL = 76.0, 36.0

@@ -19,7 +19,9 @@ from ...room.island import FREE
 from ...shop.made import goods_words
 from ..canvas.pdf_canvas import width_of
 from .chapter import Chapter
-from .pages import EDGE, GUTTER, LEADING, PLAIN, TYPE, Pages
+from .flow import GUTTER
+from .pages import EDGE, Pages
+from .typesetting import LEADING, PLAIN, TYPE
 
 
 def measure_pages(book: Pages) -> None:

@@ -14,17 +14,13 @@ from ..canvas.paper_size import Paper
 from ..canvas.pdf_canvas import PdfCanvas, width_of
 from ..canvas.recorded import Box, Page, Recorder
 from .chapter import Chapter
+from .flow import Flow
+from .typesetting import LEADING, ON_LINE, SMALL, TYPE, cut_to, lines_of, tokens, type_of
 
-#: Width of the margin, of the gap between columns, and the size of the tag in the heading, in points.
-EDGE, GUTTER, TAG = 40.0, 20.0, 46.0
-#: The size of text, the share of it from line to line, small type, and the box that is ticked, in points.
-TYPE, LEADING, SMALL, BOX = 11.5, 1.24, 9.5, 11.0
-#: What stands for figures: no letter that is a word, nor one that is easily taken for a figure.
-LETTERS = tuple("pqrstuvw")
-#: How large words are beside figures where there are many of both.
-PLAIN = 0.84
-#: How far smaller type is lowered to stand on one line with larger, as a share of the difference.
-_ON_LINE = 0.36
+#: Width of the margin, and the size of the tag in the heading, in points.
+EDGE, TAG = 40.0, 46.0
+#: The box that is ticked, in points.
+BOX = 11.0
 #: How wide a column of text is at least, in points.
 _COLUMN = 250.0
 #: Where the foot begins, from the lower edge of the page.
@@ -197,17 +193,7 @@ class Pages:
     def _lines(
         self, text: str, width: float, size: float, bold: bool, lead: int = 0, plain: float = 0.0
     ) -> list[list[str]]:
-        lines: list[list[str]] = [[]]
-        plain = plain or self.plain
-        long, space = 0.0, width_of(" ", size * plain, bold)
-        for i, word in enumerate(_tokens(text)):
-            here = width_of(word, _type(word, size, plain), bold or i < lead or self._is_code(word))
-            if lines[-1] and long + space + here > width:
-                lines.append([])
-                long = 0.0
-            long += here + (space if lines[-1] else 0.0)
-            lines[-1].append(word)
-        return lines
+        return lines_of(text, width, size, plain or self.plain, bold, lambda i, word: i < lead or self._is_code(word))
 
     def _is_code(self, word: str) -> bool:
         return word.strip(",.;:()").partition(".")[0] in self._codes
@@ -234,13 +220,13 @@ class Pages:
             if run:
                 text = " ".join(run)
                 # Smaller words stand on the same line as the figures.
-                canvas.text(x, self.y + (size - high) * _ON_LINE, text, high, "start", colour, heavy)
+                canvas.text(x, self.y + (size - high) * ON_LINE, text, high, "start", colour, heavy)
                 x += width_of(text, high, heavy) + space
                 run.clear()
 
         was = bold, size
         for i, word in enumerate(words):
-            now = bold or i < lead or self._is_code(word), _type(word, size, plain)
+            now = bold or i < lead or self._is_code(word), type_of(word, size, plain)
             if now != was:
                 put(*was)
             was = now
@@ -250,7 +236,7 @@ class Pages:
 
     def led(self, x: float, lead: str, text: str, width: float, size: float = TYPE) -> None:
         """Write a paragraph that begins with bold words, and go down below it."""
-        first = len(list(_tokens(lead)))
+        first = len(list(tokens(lead)))
         for line in self._lines(f"{lead} {text}".strip(), width, size, False, first):
             self.line(x, line, size, lead=first, plain=self.plain)
             first = max(0, first - len(line))
@@ -259,7 +245,7 @@ class Pages:
     def high_led(self, lead: str, text: str, width: float, size: float = TYPE) -> float:
         """Return how high a paragraph that begins with bold words comes out."""
         return (
-            len(self._lines(f"{lead} {text}".strip(), width, size, False, len(list(_tokens(lead)))))
+            len(self._lines(f"{lead} {text}".strip(), width, size, False, len(list(tokens(lead)))))
             * size
             * self.leading
         )
@@ -375,84 +361,6 @@ class Pages:
 
     def _row_high(self, columns: Sequence[Column], cells: Sequence[Sequence[str]], gap: float) -> float:
         return max(map(len, cells)) * max(column.size for column in columns) * self.leading + gap
-
-
-class Flow:
-    """Columns that are filled one after another, page after page.
-
-    Args:
-        book: the pages.
-        columns: how many beside each other.
-        again: starts a further page.
-    """
-
-    def __init__(self, book: Pages, columns: int, again: Callable[[], None]) -> None:
-        self.book, self.columns, self.again = book, columns, again
-        self.top, self.at = book.y, 0
-        self.deepest = book.y
-        #: Down to where columns go on this page; the last of them down to the foot whatever is said.
-        self.low = book.bottom
-        self.last_low = book.bottom
-
-    @property
-    def wide(self) -> float:
-        """How wide a column is."""
-        return (self.book.wide - (self.columns - 1) * GUTTER) / self.columns
-
-    @property
-    def x(self) -> float:
-        """The left edge of the column at hand."""
-        return self.book.left + self.at * (self.wide + GUTTER)
-
-    def need(self, height: float) -> None:
-        """Go on in the next column where there is no room left for so much."""
-        book = self.book
-        self.deepest = max(self.deepest, book.y)
-        low = self.last_low if self.at == self.columns - 1 else self.low
-        at_top = book.y == self.top
-        if book.y + height <= low or (at_top and self.top <= book.begun):
-            return
-        # What has no room even at the top of a column that begins below other things goes on a page of its own.
-        self.at = self.columns if at_top else self.at + 1
-        if self.at == self.columns:
-            self.again()
-            self.at, self.top, self.low, self.last_low = 0, book.y, book.bottom, book.bottom
-            self.deepest = book.y
-        book.y = self.top
-
-    def end(self) -> None:
-        """Go on below all columns."""
-        self.book.y = max(self.deepest, self.book.y)
-        self.columns, self.at = 1, 0
-
-
-def cut_to(text: str, size: float, width: float, bold: bool = False) -> str:
-    """Return a text that fits a width, its end left away where it is longer."""
-    if width_of(text, size, bold) <= width:
-        return text
-    while text and width_of(f"{text}…", size, bold) > width:
-        text = text[:-1].rstrip()
-    return f"{text}…" if text else ""
-
-
-def _type(word: str, size: float, plain: float) -> float:
-    """Return the type of a word: figures, and letters that stand for them, are read from afar, the words between from near."""
-    figure = any(each.isdigit() for each in word) or word.strip(",.;:()") in LETTERS
-    return size if plain == 1.0 or figure else size * plain
-
-
-def _tokens(text: str) -> Iterator[str]:
-    """Return the words of a text; a whole number stays with its fraction, and a cross with what follows it."""
-    held = ""
-    for word in text.split():
-        joined = f"{held} {word}" if held else word
-        last = held.rpartition(" ")[2]
-        if held and not (last.isdigit() and "/" in word and word[:1].isdigit()) and last not in ("×", "="):
-            yield held
-            joined = word
-        held = joined
-    if held:
-        yield held
 
 
 def pdf_of(pages: Sequence[Page], title: str) -> bytes:

@@ -12,8 +12,10 @@ from ...drawing.cut_words import edge_words, kind_words
 from ...lengths import Length
 from ..canvas.pdf_canvas import width_of
 from ..canvas.recorded import FIGURE
-from .pages import GUTTER, PLAIN, TYPE, Flow, Pages
+from .flow import GUTTER, Flow
+from .pages import Pages
 from .sheet_picture import Told, ring_of
+from .typesetting import PLAIN, TYPE
 
 #: The type of a setting.
 _SETTING = 15.0

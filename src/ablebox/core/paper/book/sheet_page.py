@@ -20,7 +20,8 @@ from ...shop.on_sheets import pieces_in
 from ...shop.rests import kept
 from ...stock import SawStyle
 from .chapter import Chapter
-from .pages import EDGE, GUTTER, Pages
+from .flow import GUTTER
+from .pages import EDGE, Pages
 from .sheet_list import PITCHES, Pitch, column_high, notes_high, write_list
 from .sheet_picture import SheetPicture, Told, inside
 

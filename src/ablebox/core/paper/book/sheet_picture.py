@@ -23,7 +23,8 @@ from ...shop.rests import kept
 from ...stock import SheetGoods
 from ..canvas.pdf_canvas import width_of
 from ..canvas.recorded import FIGURE, Box, Words, meet, place
-from .pages import SMALL, Pages
+from .pages import Pages
+from .typesetting import SMALL
 
 #: How near the sheet's edge a cut ends that ends there, in points.
 _AT = 6.0

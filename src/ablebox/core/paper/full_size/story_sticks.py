@@ -6,7 +6,7 @@ from __future__ import annotations
 from ...lengths import Length
 from ...shop.made import Made
 from ...shop.story import Stick, case_stick, wall_stick
-from ..book.pages import cut_to
+from ..book.typesetting import cut_to
 from ..canvas.check_line import POINTS, check_line
 from ..canvas.paper_size import Paper, usual_paper
 from ..canvas.pdf_canvas import PdfCanvas, width_of

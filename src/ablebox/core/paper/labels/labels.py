@@ -18,7 +18,8 @@ from ...drawing.replay import Canvas
 from ...parts.listing import Part
 from ...shop.made import Made
 from ...stock import Grain
-from ..book.pages import cut_to, pdf_of
+from ..book.pages import pdf_of
+from ..book.typesetting import cut_to
 from ..canvas.paper_size import Paper, usual_paper
 from ..canvas.pdf_canvas import width_of
 from ..canvas.recorded import Page, Recorder

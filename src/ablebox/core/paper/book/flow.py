@@ -1,0 +1,75 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Columns of text that are filled one after another, page after page."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from typing import Protocol
+
+#: The gap between two columns, in points.
+GUTTER = 20.0
+
+
+class Paged(Protocol):
+    """What columns stand on: pages, of which one is at hand."""
+
+    y: float
+    begun: float
+    left: float
+
+    @property
+    def wide(self) -> float:
+        """How wide the space between the margins is."""
+
+    @property
+    def bottom(self) -> float:
+        """Down to where a page may be written on."""
+
+
+class Flow:
+    """Columns that are filled one after another, page after page.
+
+    Args:
+        book: the pages.
+        columns: how many beside each other.
+        again: starts a further page.
+    """
+
+    def __init__(self, book: Paged, columns: int, again: Callable[[], None]) -> None:
+        self.book, self.columns, self.again = book, columns, again
+        self.top, self.at = book.y, 0
+        self.deepest = book.y
+        #: Down to where columns go on this page; the last of them down to the foot whatever is said.
+        self.low = book.bottom
+        self.last_low = book.bottom
+
+    @property
+    def wide(self) -> float:
+        """How wide a column is."""
+        return (self.book.wide - (self.columns - 1) * GUTTER) / self.columns
+
+    @property
+    def x(self) -> float:
+        """The left edge of the column at hand."""
+        return self.book.left + self.at * (self.wide + GUTTER)
+
+    def need(self, height: float) -> None:
+        """Go on in the next column where there is no room left for so much."""
+        book = self.book
+        self.deepest = max(self.deepest, book.y)
+        low = self.last_low if self.at == self.columns - 1 else self.low
+        at_top = book.y == self.top
+        if book.y + height <= low or (at_top and self.top <= book.begun):
+            return
+        # What has no room even at the top of a column that begins below other things goes on a page of its own.
+        self.at = self.columns if at_top else self.at + 1
+        if self.at == self.columns:
+            self.again()
+            self.at, self.top, self.low, self.last_low = 0, book.y, book.bottom, book.bottom
+            self.deepest = book.y
+        book.y = self.top
+
+    def end(self) -> None:
+        """Go on below all columns."""
+        self.book.y = max(self.deepest, self.book.y)
+        self.columns, self.at = 1, 0
