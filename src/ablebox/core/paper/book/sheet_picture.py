@@ -8,6 +8,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
+from math import hypot
 
 from ...cuts.divide import Board, CutWay
 from ...cuts.plan import CutSheet, Plan
@@ -16,7 +17,7 @@ from ...cuts.saw_cut import CutKind, SawCut, With
 from ...cuts.saw_order import cuts_of
 from ...drawing.palette import tint
 from ...drawing.replay import View, replay
-from ...drawing.shapes import Area, Drawing
+from ...drawing.shapes import Area, Drawing, Point
 from ...lengths import TICKS_PER_MM, Length
 from ...parts.listing import Part
 from ...shop.rests import kept
@@ -34,6 +35,9 @@ _RING, _OFF, _ROW = 9.5, 15.0, 20.5
 ROOM = (52.0, 30.0, 44.0, 34.0)
 #: How far codes beside the sheet stand apart at least, so that two are not read as one, in points.
 _APART = 4.0
+#: How far a line to a code keeps off other pieces' middles; what running through one or through another such line, and what running
+#: through words or a ring, is worth as a longer way; in points.
+_CLEAR, _THROUGH, _OVER = 5.0, 120.0, 40.0
 #: The type of a code on a piece.
 _CODE = 13.0
 
@@ -67,6 +71,7 @@ class SheetPicture:
         self.order = cuts_of(plan, sheet)
         self.parts: Mapping[str, Part] = {part.code: part for part in book.made.parts}
         self.taken: list[Box] = []
+        self.leaders: list[tuple[Point, Point]] = []
 
     def scale(self, wide: float, high: float) -> float:
         """Return points in a millimetre where it may be so wide and so high, with what stands around it."""
@@ -298,19 +303,33 @@ class SheetPicture:
             (x - long / 2 + dx, at) for dx in range(-120, 121, 6) for at in (top - 10, low + 10, top - 24, low + 24)
         ]
         free = [
-            spot for spot in sorted(spots, key=lambda at: abs(at[0] + long / 2 - x) + abs(at[1] - y))
+            spot for spot in spots
             if self.within[0] <= spot[0] and spot[0] + long <= self.within[2] and self.within[1] <= spot[1] - half and spot[1] + half <= self.within[3]
             and not any(meet((spot[0] - _APART, spot[1] - half, spot[0] + long + _APART, spot[1] + half), box, 1.0) for box in self.taken)
         ]  # fmt: skip
+
+        def far(spot: Point) -> float:
+            # A line that runs through other things leaves open which of them is meant.
+            led = _led((x, y), Words(*spot, code, FIGURE, "ink", True))
+            way = abs(spot[0] + long / 2 - x) + abs(spot[1] - y)
+            words_met = sum(_runs_through((x, y), led, box) for box in self.taken)
+            return way + _THROUGH * self._through((x, y), led) + _OVER * words_met
+
         home = Words(x - long / 2, y, code, FIGURE, "ink", True)
-        words = Words(*free[0], code, FIGURE, "ink", True) if free else place(home, self.taken, self.within)
-        at = words.box
-        # From the middle of its end where it stands beside the piece, so that it is plain which words a line comes from.
-        beside = not at[0] - 1 <= x <= at[2] + 1
-        near = (min(max(x, at[0] - 1), at[2] + 1), (at[1] + at[3]) / 2 if beside else min(max(y, at[1]), at[3]))
+        words = Words(*min(free, key=far), code, FIGURE, "ink", True) if free else place(home, self.taken, self.within)
+        near = _led((x, y), words)
+        self.leaders.append(((x, y), near))
         self.book.canvas.polyline([(x, y), near], "ink", 0.9, False)
         self.book.canvas.circle(x, y, 2.0, "ink", "", 0)
         self._put(words)
+
+    def _through(self, one: Point, two: Point) -> int:
+        """Return how many middles of other pieces and lines to other codes a line runs through."""
+        middles = sum(
+            middle != one and _from_line(middle, one, two) < _CLEAR
+            for middle in (_middle(self._box(spot.x, spot.y, *spot.reach)) for spot in self.sheet.spots)
+        )
+        return middles + sum(_cross(one, two, *line) for line in self.leaders)
 
     def _column(self, rows: Sequence[tuple[str, float, bool]], x: float, y: float, box: Box) -> bool:
         """Write lines under each other in a rectangle, moved off the rings; return whether there is such a place."""
@@ -347,6 +366,51 @@ class SheetPicture:
         """Write words, with nothing running through them."""
         self.book.page.strokes.append(words)
         self.taken.append(words.box)
+
+
+def _middle(box: Box) -> Point:
+    return (box[0] + box[2]) / 2, (box[1] + box[3]) / 2
+
+
+def _led(at: Point, words: Words) -> Point:
+    """Return where a line from a piece ends at words outside the sheet."""
+    (x, y), box = at, words.box
+    # At the middle of their end where they stand beside the piece, so that it is plain which words a line comes from.
+    beside = not box[0] - 1 <= x <= box[2] + 1
+    return (
+        min(max(x, box[0] - 1), box[2] + 1), (box[1] + box[3]) / 2 if beside else min(max(y, box[1]), box[3]),
+    )  # fmt: skip
+
+
+def _from_line(at: Point, one: Point, two: Point) -> float:
+    """Return how far a place is from the line between two others."""
+    dx, dy = two[0] - one[0], two[1] - one[1]
+    share = ((at[0] - one[0]) * dx + (at[1] - one[1]) * dy) / max(dx * dx + dy * dy, 1e-9)
+    share = min(max(share, 0.0), 1.0)
+    return hypot(one[0] + share * dx - at[0], one[1] + share * dy - at[1])
+
+
+def _cross(one: Point, two: Point, three: Point, four: Point) -> bool:
+    """Whether the lines between two and two places run through each other."""
+
+    def side(a: Point, b: Point, c: Point) -> bool:
+        return (b[0] - a[0]) * (c[1] - a[1]) > (b[1] - a[1]) * (c[0] - a[0])
+
+    return side(one, two, three) != side(one, two, four) and side(three, four, one) != side(three, four, two)
+
+
+def _runs_through(one: Point, two: Point, box: Box) -> bool:
+    """Whether the line between two places runs through a rectangle."""
+    left, top, right, low = box
+    if (
+        max(one[0], two[0]) < left
+        or min(one[0], two[0]) > right
+        or max(one[1], two[1]) < top
+        or min(one[1], two[1]) > low
+    ):
+        return False
+    corners = ((left, top), (right, low)), ((left, low), (right, top))
+    return (left < one[0] < right and top < one[1] < low) or any(_cross(one, two, *line) for line in corners)
 
 
 def ring_of(n: int) -> float:
