@@ -31,13 +31,30 @@ Rect = tuple[float, float, float, float]
 
 
 class Printed:
-    """A page, read once."""
+    """A page, or the part of it one of two sheets has, read once; ``high`` is its upper edge."""
 
-    def __init__(self, page: PageObject) -> None:
+    def __init__(self, page: PageObject, low: float = 0.0, high: float = 0.0) -> None:
         contents = page.get_contents()
         assert contents is not None
-        self.contents, self.runs = contents.get_data().decode("latin1"), tuple(runs(page))
-        self.wide, self.high = float(page.mediabox.width), float(page.mediabox.height)
+        self.wide, self.low, self.high = float(page.mediabox.width), low, high or float(page.mediabox.height)
+        self._contents = contents.get_data().decode("latin1")
+        self.runs = tuple(run for run in runs(page) if self.low <= run.y < self.high)
+
+    def drawn(self, pattern: str) -> Iterator[list[float]]:
+        """Return what is drawn there by a pattern, as its numbers; the last of them is a height."""
+        for found in re.finditer(pattern, self._contents):
+            numbers = [float(each) for each in found.groups()]
+            if self.low <= numbers[-1] < self.high:
+                yield numbers
+
+
+def parted(page: PageObject) -> list[Printed]:
+    """Return a page, or its two parts where two sheets share it: a heading begins each."""
+    whole = Printed(page)
+    heads = sorted((run.y for run in whole.runs if run.text.startswith("Sheet") and run.size > 14), reverse=True)
+    # Above a heading is as much as above that of a page.
+    edges = [head + whole.high - heads[0] for head in heads]
+    return [Printed(page, low, high) for high, low in zip(edges, [*edges[1:], 0.0], strict=True)]
 
 
 class Unclear(Exception):
@@ -108,8 +125,7 @@ def joined(parts: Sequence[Run]) -> str:
 def boxes(page: Printed) -> list[tuple[float, float]]:
     """Return the boxes to tick beside the cuts: the left edge and the middle of each, in points."""
     found = []
-    for each in re.finditer(_NUMBERS.replace("\\nf", "\\nS"), page.contents):
-        at = [float(value) for value in each.groups()]
+    for at in page.drawn(_NUMBERS.replace("\\nf", "\\nS")):
         wide, high = max(at[::2]) - min(at[::2]), max(at[1::2]) - min(at[1::2])
         if abs(wide - 13) < 0.2 and abs(high - 13) < 0.2:
             found.append((min(at[::2]), (max(at[1::2]) + min(at[1::2])) / 2))
@@ -165,16 +181,14 @@ def rows(pages: Sequence[Printed]) -> list[Row]:
 def drawn(page: Printed) -> tuple[Rect, list[Rect]]:
     """Return the sheet's outline and the pieces as they are drawn, in points."""
     shown = []
-    for found in re.finditer(_NUMBERS, page.contents):
-        at = [float(each) for each in found.groups()]
+    for at in page.drawn(_NUMBERS):
         shown.append((min(at[::2]), min(at[1::2]), max(at[::2]), max(at[1::2])))
     return shown[0], shown[1:]
 
 
 def lines(page: Printed) -> Iterator[tuple[tuple[float, float], tuple[float, float]]]:
     """Return straight lines that are drawn in ink or in red, not those of grain and hatches, in points."""
-    for found in re.finditer(_LINE_DRAWN, page.contents):
-        red, green, blue, a, b, c, d = (float(each) for each in found.groups())
+    for red, green, blue, a, b, c, d in page.drawn(_LINE_DRAWN):
         if max(red, green, blue) < 0.1 or red > 2 * green:
             yield (a, b), (c, d)
 
@@ -244,7 +258,13 @@ def cut_out(printed: Sequence[PageObject]) -> dict[str, tuple[float, float]]:
     Raises:
         Unclear: if the page does not say which board a cut is about.
     """
-    pages = [Printed(page) for page in printed]
+    parts = parted(printed[0])
+    if len(parts) > 1:
+        return {code: size for part in parts for code, size in _cut_out([part]).items()}
+    return _cut_out([Printed(page) for page in printed])
+
+
+def _cut_out(pages: Sequence[Printed]) -> dict[str, tuple[float, float]]:
     where, (long, wide) = pieces(pages[0])
     kerf = _kerf(pages[0])
     slack, rings, called = long * _DRAWN, anchors(pages[0], long), strips(pages[0])

@@ -20,7 +20,7 @@ from ..lists.fence_list import fence_rows, store_lines
 from .chapter import Chapter
 from .flow import GUTTER, Flow
 from .pages import EDGE, Pages
-from .sheet_page import sheet_page
+from .sheet_page import sheet_pages
 from .typesetting import LEADING, PLAIN, TYPE
 
 #: How far what is cut at a setting stands behind it, in points.
@@ -38,9 +38,7 @@ def sheets_pages(book: Pages) -> None:
     # One list of everything, where what comes from boards is printed as well.
     whole = Chapter.BOARDS in book.chapters
     _cut_list(book, Chapter.SHEETS, [goods for goods in book.made.stock if whole or not isinstance(goods, BoardGoods)])
-    for code, plan in book.plans.items():
-        for at in range(len(plan.sheets)):
-            sheet_page(book, code, plan, at)
+    sheet_pages(book, book.plans)
     _fence_list(book, book.plans)
     _store(book, book.plans)
 

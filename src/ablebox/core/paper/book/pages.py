@@ -75,7 +75,7 @@ class Pages:
         self.begun = 0.0
         #: The left edge of what is written on.
         self.left = EDGE
-        self._wide = 0.0
+        self._wide = self._low = 0.0
         #: From line to line, as a share of the size of type.
         self.leading = LEADING
         #: How large words without a figure are beside those with one.
@@ -97,7 +97,7 @@ class Pages:
     @property
     def bottom(self) -> float:
         """Down to where a page may be written on."""
-        return self.height - _FOOT - 8
+        return self._low or self.height - _FOOT - 8
 
     @property
     def wide(self) -> float:
@@ -130,7 +130,27 @@ class Pages:
             right: lines at the right, below the chapter's name.
         """
         self.pages.append(Page(self.paper.size, chapter.value, title))
-        canvas, top = self.canvas, EDGE - 8
+        self.y = EDGE - 8
+        self._head(title, tag, under, right, chapter.words)
+        self.begun = self.y
+
+    def share(self, title: str, tag: str, under: str, right: Sequence[str]) -> None:
+        """Begin something else further down the page at hand, as if it were a page of its own; see ``start``."""
+        self.page.title += f"; {title}"
+        self._head(title, tag, under, right)
+
+    @contextmanager
+    def down_to(self, low: float) -> Iterator[None]:
+        """Write no further down than to a place for a while."""
+        self._low = low
+        try:
+            yield
+        finally:
+            self._low = 0.0
+
+    def _head(self, title: str, tag: str, under: str, right: Sequence[str], chapter: str = "") -> None:
+        """Write a heading, and go down below it."""
+        canvas, top = self.canvas, self.y
         left = EDGE
         if tag:
             size = min(27.0, 27.0 * (TAG - 10) / max(1.0, width_of(tag, 27.0, True)))
@@ -138,8 +158,9 @@ class Pages:
             canvas.polygon(corners, "", "ink", 2.4, False)
             canvas.text(EDGE + TAG / 2, top + TAG / 2, tag, size, "middle", "ink", True)
             left += TAG + 12
-        rows = [chapter.words, *right]
-        beside = max(width_of(row, 12.0 if i == 0 else TYPE, i == 0) for i, row in enumerate(rows))
+        rows = [(chapter, 12.0, True)] if chapter else []
+        rows += [(row, TYPE, False) for row in right]
+        beside = max((width_of(*row) for row in rows), default=0.0)
         room = self.width - EDGE - beside - 14 - left
         size = 18.0
         while width_of(title, size, True) > room and size > 13:
@@ -154,11 +175,11 @@ class Pages:
             for line in self.broken(under, room, TYPE)[:3]:
                 canvas.text(left, at, line, TYPE, "start", "ink", False)
                 at += TYPE * self.leading
-        for i, row in enumerate(rows):
-            canvas.text(self.width - EDGE, top + 10 + i * 15, row, 12.0 if i == 0 else TYPE, "end", "ink", i == 0)
+        for i, (row, size, bold) in enumerate(rows):
+            canvas.text(self.width - EDGE, top + 10 + i * 15, row, size, "end", "ink", bold)
         rule = max(top + (TAG + 6 if tag or under else 30), at - 3, top + 4 + len(rows) * 15)
         canvas.polyline([(EDGE, rule), (self.width - EDGE, rule)], "ink", 2.0, False)
-        self.y = self.begun = rule + 16
+        self.y = rule + 16
 
     def finish(self) -> list[Page]:
         """Write the foot of every page, and return them."""

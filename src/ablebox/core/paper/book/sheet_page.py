@@ -7,7 +7,7 @@ lies, what is set and how long it stays, what comes off, and what is kept.
 
 from __future__ import annotations
 
-from collections.abc import Callable, Iterator, Sequence
+from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
 
 from ...cuts.plan import CutSheet, Plan
@@ -39,15 +39,42 @@ _LEAST_SCALE = 0.1
 _OVER, _LEGEND, _ROW = 30.0, 36.0, 156.0
 
 
-def sheet_page(book: Pages, code: str, plan: Plan, at: int) -> None:
-    """Write a sheet with its cuts.
+@dataclass(frozen=True, slots=True)
+class _Sheet:
+    """A sheet, ready to be written: its heading, its drawing, its cuts and what else is told of it."""
+
+    title: str
+    tag: str
+    under: str
+    right: tuple[str, ...]
+    picture: SheetPicture
+    told: Sequence[Told]
+    notes: Sequence[str]
+
+    def begin(self, book: Pages) -> None:
+        """Start a page of its own."""
+        book.start(Chapter.SHEETS, self.title, self.tag, self.under, self.right)
+
+
+def sheet_pages(book: Pages, plans: Mapping[str, Plan]) -> None:
+    """Write every sheet with its cuts, one a page; two with few cuts share one.
 
     Args:
         book: the pages.
-        code: of the kind of sheet.
-        plan: its plan.
-        at: which sheet of the plan, from 0.
+        plans: the plan of each kind of sheet, by its code.
     """
+    waiting = [_sheet(book, code, plan, at) for code, plan in plans.items() for at in range(len(plan.sheets))]
+    while waiting:
+        sheet = waiting.pop(0)
+        pitch = _half_pitch(book, sheet)
+        beside = _half_pitch(book, waiting[0]) if waiting and pitch else None
+        if pitch and beside:
+            _write_two(book, ((sheet, pitch), (waiting.pop(0), beside)))
+        else:
+            _write(book, sheet)
+
+
+def _sheet(book: Pages, code: str, plan: Plan, at: int) -> _Sheet:
     made, sheet = book.made, plan.sheets[at]
     goods = made.project.rack.sheet_goods(code)
     names = pieces_in(made, code, plan)[at]
@@ -59,14 +86,21 @@ def sheet_page(book: Pages, code: str, plan: Plan, at: int) -> None:
         under += " · grain left to right"
     count = f"{len(cuts)} cuts" if len(cuts) != 1 else "1 cut"
     title = f"Sheet {plan.numbers[at]} of {len(plan.sheets)}: {goods.name}"
-
-    def begin() -> None:
-        book.start(Chapter.SHEETS, title, str(plan.numbers[at]), under, (count, f"{sheet.used:.0%} used"))
-
-    begin()
     told = [_told(book, code, cut, n, sheet, names) for n, cut in zip(numbers, cuts, strict=True)]
     notes = [*_keeps(book, code, plan, sheet), *sheet_notes(plan, sheet, cuts, numbers)]
     picture = SheetPicture(book, code, plan, sheet, goods, names, told)
+    right = (count, f"{sheet.used:.0%} used")
+    return _Sheet(title, str(plan.numbers[at]), under, right, picture, told, notes)
+
+
+def _write(book: Pages, sheet: _Sheet) -> None:
+    """Write a sheet on a page of its own."""
+
+    def begin() -> None:
+        sheet.begin(book)
+
+    begin()
+    picture, told, notes = sheet.picture, sheet.told, sheet.notes
     if book.width > book.height and (chosen := _across(book, picture, told, notes)) is not None:
         if chosen.split:
             _write_beside(book, picture, told, notes, chosen.split, chosen.pitch, begin)
@@ -85,6 +119,67 @@ def sheet_page(book: Pages, code: str, plan: Plan, at: int) -> None:
         pitch, share = replace(PITCHES[-2], columns=_most(book.wide)), _MOST
     picture.draw(min(_MOST, share))
     _write_below(book, told, notes, pitch, begin)
+
+
+# Two with few cuts on one page
+
+
+#: What the drawing takes of the width where two share a page, with the list beside it; how large it is at least, as a share of one on a
+#: page of its own; and how many cuts are few.
+_HALF, _SHRINKS, _FEW = 0.64, 0.5, 10
+#: The gap between two on one page, and a heading with its tag, in points.
+_BETWEEN, _HEADING = 14.0, 68.0
+_COLUMNS = (replace(PITCHES[0], columns=1), replace(PITCHES[2], columns=1))
+
+
+def _half_room(book: Pages) -> float:
+    """Return how high half a page is, for one of two sheets with its heading."""
+    return (book.bottom - EDGE + 8 - _BETWEEN) / 2
+
+
+def _half_pitch(book: Pages, sheet: _Sheet) -> Pitch | None:
+    """Return how close the list stands where half a page is enough for a sheet; ``None`` where it is not.
+
+    It is where cuts are few, all that is told has room, and the drawing is still large.
+    """
+    if book.width > book.height or len(sheet.told) > _FEW:
+        return None
+    room, left = _half_room(book) - _HEADING - notes_high(book, sheet.notes), (book.wide - GUTTER) * _HALF
+    with book.within(EDGE, left):
+        scale = sheet.picture.scale(left, room - _LEGEND)
+    if scale < sheet.picture.scale(book.wide, book.height) * _SHRINKS:
+        return None
+    with book.within(EDGE + left + GUTTER, book.wide - GUTTER - left):
+        return next((each for each in _COLUMNS if column_high(book, sheet.told, each) + each.line <= room), None)
+
+
+def _write_two(book: Pages, rows: Sequence[tuple[_Sheet, Pitch]]) -> None:
+    """Write two sheets on one page, one below the other."""
+    low = EDGE - 8 + _half_room(book)
+    (one, pitch), (other, other_pitch) = rows
+    one.begin(book)
+    with book.down_to(low):
+        _write_half(book, one, pitch)
+    scale = book.page.scale
+    book.y = low + _BETWEEN
+    book.share(other.title, other.tag, other.under, other.right)
+    _write_half(book, other, other_pitch)
+    # The foot tells a scale that holds for both.
+    book.page.scale = scale if scale == book.page.scale else ""
+
+
+def _write_half(book: Pages, sheet: _Sheet, pitch: Pitch) -> None:
+    """Write the drawing with the list beside it and the notes below."""
+    top, notes, left = book.y, notes_high(book, sheet.notes), (book.wide - GUTTER) * _HALF
+    with book.within(EDGE, left):
+        sheet.picture.draw(1 - (notes + _LEGEND) / (book.bottom - top))
+    low, book.y = book.y, top
+    with book.within(EDGE + left + GUTTER, book.wide - GUTTER - left):
+        write_list(book, sheet.told, (), pitch, lambda: sheet.begin(book))
+    book.y = max(book.y, low + 4)
+    for note in sheet.notes:
+        book.words(EDGE, note, book.wide)
+        book.y += 3
 
 
 def _write_below(

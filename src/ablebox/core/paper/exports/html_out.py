@@ -23,7 +23,7 @@ from ...parts.words import edges
 from ...project.tree import Project
 from ...shop.made import Made
 from ..book.pages import Pages
-from ..book.sheet_page import sheet_page
+from ..book.sheet_page import sheet_pages
 from ..canvas.paper_size import Paper, usual_paper
 from ..canvas.svg_canvas import SvgCanvas
 from ..lists.buy_list import buy_list
@@ -89,9 +89,7 @@ def _cut_list(made: Made) -> Iterator[str]:
 
 def _sheets(made: Made, plans: Mapping[str, Plan], on: Paper) -> Iterator[str]:
     book = Pages(made, plans, on)
-    for code, plan in plans.items():
-        for at in range(len(plan.sheets)):
-            sheet_page(book, code, plan, at)
+    sheet_pages(book, plans)
     for number, page in enumerate(book.pages, start=1):
         canvas = SvgCanvas(page.size)
         page.play(canvas)
