@@ -4,6 +4,7 @@
 from __future__ import annotations
 
 import json
+from collections import Counter
 from dataclasses import dataclass, field, replace
 from random import Random
 
@@ -11,10 +12,14 @@ from ablebox.core.assembly.check import check
 from ablebox.core.assembly.fitting import FittingKind
 from ablebox.core.assembly.part import Assembly
 from ablebox.core.assembly.proof import Fault, Finding, prove
-from ablebox.core.bench.bench import Bench
+from ablebox.core.assembly.role import PartKind, Role
+from ablebox.core.bench.bench import Bench, JobStep
 from ablebox.core.bench.replay import replay
+from ablebox.core.bench.thing import ThingKind
+from ablebox.core.drawing.bench_words import BenchWords
 from ablebox.core.paper.data.assembly_json import assembly_tree
 from ablebox.core.paper.data.steps_json import steps_tree
+from ablebox.core.parts.words import named
 from ablebox.core.project.tree import new_project
 from ablebox.core.shop.made import Made
 from ablebox.core.units import System
@@ -85,4 +90,31 @@ def one_pass(seed: int) -> Outcome:
     if not found.stuck:
         space, steps = json.loads(json.dumps(assembly_tree(made))), json.loads(json.dumps(steps_tree(bench)))
         found.faults += replay(space, steps)
+        if not assembly.wanting:
+            found.faults += unfetched(made, bench)
     return found
+
+
+def unfetched(made: Made, bench: Bench) -> list[str]:
+    """Return what is bought for cases and not fetched at their steps, or fetched and not bought.
+
+    What goes into a neighbour's stile is driven once both stand beside each other.
+    """
+    faults, words = [], BenchWords(bench)
+    for case, assembly in made.built:
+        names = {called: name for name in assembly.hardware for called in (name, named(1, name))}
+        steps = bench.case(case.letter).steps
+        driven = {thing.number for step in steps for thing in step.does if thing.kind is ThingKind.FASTENER}
+        fetched: Counter[str] = Counter(
+            each.name for i, each in enumerate(assembly.fasteners)
+            if i not in driven and isinstance(each.into, Role) and each.into.kind is PartKind.NEIGHBOURS_STILE
+        )  # fmt: skip
+        for step in steps:
+            for count, name in words.of(JobStep(1, ((case.letter, step),))).fetch:
+                if count.endswith("×"):
+                    fetched[names.get(name, name)] += int(count.removesuffix("×"))
+        for name in {*assembly.hardware, *fetched}:
+            bought = assembly.hardware.get(name, 0)
+            if fetched[name] != bought:
+                faults.append(f"{case.letter}: {bought} × {name} are bought and {fetched[name]} fetched")
+    return faults

@@ -12,6 +12,7 @@ from ..stock import Edging, Grain
 from .fastener import Fastener
 from .fitting import Fitting
 from .footprint import Ring, Slant, bounds, rectangle
+from .put_on import PutOn
 from .role import PartKind, Role, Side
 from .solid import Box
 from .uses import Use
@@ -310,6 +311,7 @@ class Bought:
         lacks: what the rack lacks for it, as a sentence; empty if nothing.
         place: path of the front it is for; empty for anything else.
         kind: its kind of hardware; empty for what is no item of the catalogue.
+        put_on: with which work it is put on, if it does not stand in space itself.
     """
 
     name: str
@@ -318,6 +320,7 @@ class Bought:
     lacks: str = ""
     place: str = ""
     kind: str = ""
+    put_on: PutOn = PutOn.ITSELF
 
 
 class Want(Enum):

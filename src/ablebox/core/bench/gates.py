@@ -39,7 +39,7 @@ _STEPS = {
     Gate.BACK: (What.PINS, What.SQUARE, What.PREFINISH),
     Gate.STAND: (What.BACK, What.RAILS, What.FRAME, What.BASE, What.KICK, What.END),
     Gate.TOP: (What.PACKERS, What.SLIDES, What.BOXES_IN, What.FITTINGS),
-    Gate.FINISH: (What.PINS, What.SLIDES, What.PULLS, What.OFF, What.CHECK),
+    Gate.FINISH: (What.PINS, What.SLIDES, What.PULLS, What.LATCHES, What.OFF, What.CHECK),
     Gate.CARRY: (What.FINISH, What.OFF, What.CHECK),
 }
 _ASKS = {

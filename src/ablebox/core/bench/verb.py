@@ -86,6 +86,7 @@ class What(Enum):
     DOORS = "doors"
     FRONTS = "fronts"
     PULLS = "pulls"
+    LATCHES = "latches"
     COUNTER_MADE = "counter made"
     COUNTER = "counter"
     FITTINGS = "fittings"

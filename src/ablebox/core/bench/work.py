@@ -11,6 +11,7 @@ from functools import cached_property
 import numpy as np
 
 from ..assembly.fitting import Fitting, FittingKind
+from ..assembly.put_on import PutOn
 from ..assembly.role import PartKind, Role
 from ..order.finish import Finish
 from ..order.order import Order
@@ -26,6 +27,8 @@ from .thing import Thing, ThingKind
 from .units import Unit, UnitKind, has_body, units
 from .verb import Verb, What
 
+#: After all else at its time.
+_LAST = 2**31
 _DOORS = frozenset({PartKind.DOOR, PartKind.FLAP})
 _FRONTS = _DOORS | {PartKind.DRAWER_FRONT, PartKind.FALSE_FRONT}
 #: How the keys of both diagonals end.
@@ -380,6 +383,11 @@ class _Work:
             "square" if len(body) > 1 else "",
             "openings" if self.assembly.fronts else "",
         }
+        if any(item.put_on is PutOn.RUNNING and item.count for item in self.assembly.bought):
+            # Once everything is hung; where fronts are hung in the room, there.
+            fronts = {put_key(unit) for unit in self.units if unit.roles[0].whole.kind in _FRONTS}
+            phase = front_phase(self.order, Phase.DIVIDERS)
+            yield Item(phase, _LAST, What.LATCHES, Verb.HANG, after=ends | fronts, key="latches")
         yield Item(Phase.CHECK, 0, What.CHECK, Verb.CHECK, after=ends, key="check")
         if self.order.finish is Finish.AFTER:
             out = tuple(role for role in self.unit_of if role.comes_out and self._in_by_then(role))

@@ -66,11 +66,12 @@ def _plate(corner: Corner, cup: Fitting, across: Work, work: Work, taken: Taken)
     spot = [(Length(line), ZERO, high) if along == 0 else (ZERO, Length(line), high) for high in heights]
     deep = Length(abs(screws[0].tip[inner.axis] - side.box.high[inner.axis])) + _DEEPER
     work.bore(role, inner, Use.PLATE, PLATE_HOLE, deep, list(spot))
-    _boxes(cup, side, role, inner, along, line, (x, y, z), work)
+    name = next((item.name for item in across.bought if item.kind == "plate"), cup.name)
+    _boxes(cup, name, side, role, inner, along, line, (x, y, z), work)
 
 
 def _boxes(
-    cup: Fitting, side: Placed, role: Role, inner: Face, along: int, line: int, middle: tuple[int, int, int], work: Work
+    cup: Fitting, name: str, side: Placed, role: Role, inner: Face, along: int, line: int, middle: tuple[int, int, int], work: Work
 ) -> None:  # fmt: skip
     """Place the plate with its wedge on the side, and the arm from the cup to it."""
     across = inner.axis
@@ -79,7 +80,7 @@ def _boxes(
     low[along], high[along] = line - _WIDE.ticks, line + _WIDE.ticks
     low[across], high[across] = face, face + _HIGH.ticks
     plate = Box((low[0], low[1], low[2]), (high[0], high[1], high[2]))
-    work.fittings.append(Fitting(FittingKind.HINGE_PLATE, cup.name, plate, (role,)))
+    work.fittings.append(Fitting(FittingKind.HINGE_PLATE, name, plate, (role,)))
     a, b = zip(*(sorted((middle[axis], (plate.low[axis] + plate.high[axis]) // 2)) for axis in (0, 1)), strict=True)
     reach = _WIDE.ticks
     arm = Box((a[0], a[1], middle[2] - reach), (max(b[0], a[0] + 1), max(b[1], a[1] + 1), middle[2] + reach))

@@ -53,6 +53,7 @@ class Casters:
         if off > _OFF.ticks:
             lacks = f"casters {write(self.height, True)} high are none on the rack; the nearest are {write(item.length, True)}"
         work.buy(item.name, count - 2, f"{write(item.length, True)} high over all", lacks, "caster")
-        work.buy(f"{item.name}, with brakes", 2)
-        work.later.append(Standing(shell, FittingKind.CASTER, item.name, count // 2, ZERO))
+        braked = f"{item.name}, with brakes"
+        work.buy(braked, 2)
+        work.later.append(Standing(shell, FittingKind.CASTER, item.name, count // 2, ZERO, braked))
         return work

@@ -11,6 +11,7 @@ from ..assembly.fastener import Fastener
 from ..assembly.fitting import Fitting
 from ..assembly.joint import Joint, Spacing, Way
 from ..assembly.part import BaySpace, Bought, Cut, CutKind, Face, FrontSpace, Holes, Placed, Wanting
+from ..assembly.put_on import PutOn
 from ..assembly.role import PartKind, Role, Side
 from ..assembly.solid import Box
 from ..assembly.uses import Use
@@ -279,9 +280,11 @@ class Work:
             return part
         return replace(part, cuts=part.cuts + tuple(cuts or ()), holes=part.holes + tuple(holes or ()))
 
-    def buy(self, name: str, count: int = 1, why: str = "", lacks: str = "", kind: str = "") -> None:
-        """Note something that is bought, and why it was chosen."""
-        self.bought.append(Bought(name, count, why, lacks, kind=kind))
+    def buy(
+        self, name: str, count: int = 1, why: str = "", lacks: str = "", kind: str = "", put_on: PutOn = PutOn.ITSELF
+    ) -> None:
+        """Note something that is bought, why it was chosen, and with which work it is put on."""
+        self.bought.append(Bought(name, count, why, lacks, kind=kind, put_on=put_on))
 
     def add(self, other: Work) -> None:
         """Take in what another school has added."""

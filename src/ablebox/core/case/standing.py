@@ -36,6 +36,7 @@ class Standing:
         name: as it stands in the buying list.
         along: how many stand in each row.
         set_back: the least from the carcass' front edge to the first row's plates.
+        at_ends: what those at both ends of the front row are called; as the others if not given.
     """
 
     shell: Shell
@@ -43,6 +44,7 @@ class Standing:
     name: str
     along: int
     set_back: Length
+    at_ends: str = ""
 
     def __call__(self, parts: Sequence[Placed], taken: Taken, work: Work) -> None:
         """Place them under the bottom, and screw them to it."""
@@ -63,8 +65,9 @@ class Standing:
                 )
         for i in range(self.along):
             x = left + (right - left) * i // max(1, self.along - 1)
-            for y in (front, back):
-                screw_foot(self.shell, self.kind, self.name, bottom, (x, y), taken, work)
+            ends = (self.at_ends or self.name) if i in (0, self.along - 1) else self.name
+            for y, name in ((front, ends), (back, self.name)):
+                screw_foot(self.shell, self.kind, name, bottom, (x, y), taken, work)
 
 
 @dataclass(frozen=True, slots=True)

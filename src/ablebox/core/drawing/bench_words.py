@@ -10,11 +10,13 @@ from functools import cached_property
 
 from ..assembly.fastener import Fastener
 from ..assembly.part import CutKind
+from ..assembly.put_on import PutOn
 from ..assembly.role import FRAMES, PartKind, Role
 from ..assembly.uses import Use
 from ..bench.bench import Bench, JobStep
 from ..bench.by_piece import CALLED
 from ..bench.gates import Ask, GateLine, closed
+from ..bench.hardware_at import Hung, hardware_at
 from ..bench.lots import DADO
 from ..bench.step import Step
 from ..bench.thing import Thing, ThingKind
@@ -30,6 +32,7 @@ from ..schedule.durations import Durations
 from ..shop.weights import lifting
 from . import fit_words
 from .finish_words import RAGS
+from .hardware_words import hung, put_on
 from .way_words import dust, from_words, listed, plural, way_words
 
 #: Titles: what a ticket says.
@@ -42,7 +45,7 @@ TITLES = {
     What.FRAME: "frame on", What.BASE: "base", What.KICK: "kick on", What.END: "end panels", What.PACKERS: "packers",
     What.SLIDES: "slides", What.OPENINGS: "openings", What.BOXES: "make boxes", What.BOX_SLIDES: "box slides",
     What.LEAVES: "make doors", What.HINGES: "hinges", What.RACKS: "door racks", What.PLATES: "plates", What.BOXES_IN: "boxes in", What.DIVIDERS: "dividers",
-    What.DOORS: "doors on", What.FRONTS: "fronts on", What.PULLS: "pulls", What.COUNTER_MADE: "make counter",
+    What.DOORS: "doors on", What.FRONTS: "fronts on", What.PULLS: "pulls", What.LATCHES: "latches", What.COUNTER_MADE: "make counter",
     What.COUNTER: "counter on", What.FITTINGS: "fittings", What.SHELVES: "loose shelves", What.CHECK: "check",
     What.OFF: "take out", What.CARRY: "carry in", **fit_words.TITLES,
 }  # fmt: skip
@@ -53,7 +56,7 @@ _TOOLS = {
     What.DRY_FIT: "clamps, square, tape", What.PREFINISH: "brush, masking tape", What.FINISH: "brush or roller, fine paper",
     What.SQUARE: "tape or two sticks", What.OPENINGS: "tape or two sticks", What.SLIDES: "spacer blocks, driver",
     What.BOX_SLIDES: "driver, square", What.DOORS: "driver, shims", What.FRONTS: "ledge, shims, clamps, driver",
-    What.PULLS: "drilling guide, driver", What.CHECK: "square, eyes and hands", What.CARRY: "a helper, straps", What.OFF: "driver, tape, pencil",
+    What.PULLS: "drilling guide, driver", What.LATCHES: "pencil, drill, driver", What.CHECK: "square, eyes and hands", What.CARRY: "a helper, straps", What.OFF: "driver, tape, pencil",
     What.SHELVES: "hands", What.HINGES: "driver", What.RACKS: "driver, square", What.PLATES: "driver, plate jig", What.DIVIDERS: "hands", **fit_words.TOOLS,
 }  # fmt: skip
 #: What is done to the parts of the case and, later, to those of boxes and fronts.
@@ -62,6 +65,7 @@ _FRONTS = frozenset({PartKind.DOOR, PartKind.FLAP, PartKind.DRAWER_FRONT, PartKi
 _IN_DADOES = (PartKind.BOTTOM, PartKind.FIXED_SHELF, PartKind.PARTITION)
 #: What is put together lying flat.
 _FLAT = frozenset({What.FRAME_MADE, What.LEAVES, What.COUNTER_MADE})
+_NEIGHBOURS = "the neighbour’s stile"
 _GLUED_TOOLS = "glue, {} clamps, square, damp rag"
 #: A clamp for so much of a joint, two at least, and as many as a shop has at most (common practice: 8 to 10 in).
 _A_CLAMP, _MOST_CLAMPS = inches(9), 16
@@ -128,6 +132,7 @@ class BenchWords:
 
     def __init__(self, bench: Bench) -> None:
         self.bench, self.made = bench, bench.made
+        self._hung: dict[str, dict[str, list[Hung]]] = {}
         self._codes: dict[tuple[str, str], Part] = {
             (part.case, role): part for part in self.made.parts for role in part.roles
         }
@@ -181,12 +186,18 @@ class BenchWords:
             for part in self._parts(letter, [role for put in step.puts for role in put.roles]):
                 yield part.code, part.name
         for name, count in self._fasteners(letter, step).items():
-            yield f"{count} ×", name
-        fittings = Counter(
-            self.bench.assembly(letter).fittings[t.number].name for t in step.does if t.kind is ThingKind.FITTING
-        )
-        for name, count in fittings.items():
-            yield f"{count} ×", name
+            yield f"{count} ×", named(count, name)
+        for row in self._hardware(letter, step):
+            if row.fetched:
+                yield f"{row.fetched} ×", named(row.fetched, row.name)
+
+    def _hardware(self, letter: str, step: Step) -> list[Hung]:
+        """Return the hardware of a step of a case."""
+        if letter not in self._hung:
+            known = self.bench.is_case(letter)
+            steps = self.bench.case(letter).steps
+            self._hung[letter] = hardware_at(self.bench.assembly(letter), steps) if known else {}
+        return self._hung[letter].get(step.key, [])
 
     def _parts(self, letter: str, roles: Iterable[Role]) -> list[Part]:
         found = (self._codes.get((letter, role)) for role in roles)
@@ -229,6 +240,10 @@ class BenchWords:
     # What is done
 
     def _do(self, letter: str, step: Step) -> Iterator[str]:
+        yield from self._told(letter, step)
+        yield from (put_on(row) for row in self._hardware(letter, step) if row.put_on is not PutOn.ITSELF)
+
+    def _told(self, letter: str, step: Step) -> Iterator[str]:
         codes = listed(self.codes(letter, step.roles))
         match step.what:
             case What.SAW:
@@ -359,13 +374,9 @@ class BenchWords:
             lines = Counter(f"{listed(self.codes(letter, put.roles))}: {way_words(put)}" for put in step.puts)
             for line, count in lines.items():
                 yield f"{count} × {line}." if count > 1 else f"{line}."
-        if step.verb is Verb.HANG and not step.puts:
-            names = Counter(
-                self.bench.assembly(letter).fittings[t.number].name for t in step.does if t.kind is ThingKind.FITTING
-            )
-            where = listed(self.codes(letter, step.roles))
-            for name, count in names.items():
-                yield f"{count} × {named(count, name)}" + (f" on {where}." if where else ".")
+        where = listed(self.codes(letter, step.roles))
+        hangs = step.verb is Verb.HANG and not step.puts
+        yield from (hung(row, where) for row in self._hardware(letter, step) if row.put_on is PutOn.ITSELF and hangs)
         driven = [fasteners[t.number] for t in step.does if t.kind is ThingKind.FASTENER]
         yield from self._driven(letter, driven)
         if step.what is What.SLIDES:
@@ -394,6 +405,8 @@ class BenchWords:
         for each in driven:
             into = each.into
             code = ", ".join(self.codes(letter, [into])) if isinstance(into, Role) else ""
+            if isinstance(into, Role) and into.kind is PartKind.NEIGHBOURS_STILE:
+                code = _NEIGHBOURS
             rows[each.name, from_words(each), code] += 1
         shown: dict[tuple[str, str], list[tuple[str, int]]] = {}
         for (name, side, code), count in rows.items():

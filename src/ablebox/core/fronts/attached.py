@@ -8,7 +8,7 @@ from collections.abc import Iterable
 from ..assembly.fastener import FastenerKind, Point
 from ..assembly.fitting import Fitting, FittingKind
 from ..assembly.part import Face, Placed, Want, Wanting
-from ..assembly.role import PartKind
+from ..assembly.role import FRAMES, PartKind
 from ..assembly.solid import Box
 from ..case.shell import Work
 from ..fastening.screwed_on import METAL, screwed_on
@@ -18,17 +18,25 @@ from .leaf import Leaf
 
 #: How far a part's face lies from the edge of the opening it is beside, at most; a limit of our own.
 _BESIDE = millimetres(13).ticks
+#: How far from its edge a frame is screwed into from behind (common practice).
+_BEHIND = millimetres(9).ticks
+_UPRIGHTS = frozenset({PartKind.SIDE, PartKind.PARTITION})
+_LEVELS = frozenset({PartKind.TOP, PartKind.BOTTOM, PartKind.FIXED_SHELF, PartKind.STRETCHER})
+_STILES = frozenset({PartKind.FRAME_STILE, PartKind.MID_STILE, PartKind.NEIGHBOURS_STILE})
+_RAILS = frozenset({PartKind.FRAME_RAIL, PartKind.MID_RAIL})
 
 
 def attach(
-    face: FaceContext, work: Work, kind: FittingKind, name: str, box: Box,
+    face: FaceContext, work: Work, leaf: Leaf, place: str, kind: FittingKind, name: str, box: Box,
     rows: Iterable[tuple[Placed | None, Face, Iterable[Point]]],
 ) -> None:  # fmt: skip
-    """Place a piece of hardware and the screws that hold it; where there is no wood there is no screw.
+    """Place a piece of hardware and the screws that hold it; where there is no wood there is no screw, which is noted.
 
     Args:
         face: the face.
         work: takes it.
+        leaf: the front it is for.
+        place: path of that.
         kind: what it is.
         name: as it stands in the buying list.
         box: the space it takes up.
@@ -37,16 +45,55 @@ def attach(
     holds = []
     for part, side, points in rows:
         if part is None:
+            work.wanting.append(Wanting(Want.FASTENER, leaf.role, place=place))
             continue
-        for point in points:
-            made = screwed_on(FastenerKind.FITTING_SCREW, face.shell.hardware("small-screw"), work.worked(part), side, point,
-                              face.taken, face.shell.fastening.write, ZERO if side is Face.BACK else METAL)  # fmt: skip
+        behind = _is_behind(part, side, box)
+        if behind:
+            box = _onto(part, side, box)
+            blocks = next((each for each in face.parts if each is not part and each.box.meets(box)), None)
+            if blocks is not None:
+                work.wanting.append(Wanting(Want.ROOM, leaf.role, blocks.role, place=place))
+        for wanted in points:
+            point, through = _at(part, side, wanted, behind)
+            made = screwed_on(FastenerKind.FITTING_SCREW, face.shell.hardware("small-screw"), work.worked(part), through, point,
+                              face.taken, face.shell.fastening.write, ZERO if through is Face.BACK else METAL)  # fmt: skip
             if made is not None:
                 work.fasteners.append(made)
                 face.taken.add(made)
                 if part.role not in holds:
                     holds.append(part.role)
+        if part.role not in holds:
+            work.wanting.append(Wanting(Want.FASTENER, leaf.role, part.role, place=place))
     work.fittings.append(Fitting(kind, name, box, tuple(holds)))
+
+
+def _is_behind(part: Placed, side: Face, box: Box) -> bool:
+    """Whether hardware stands behind the frame it is for, as at a front that fills its opening."""
+    return part.axes[2] == 1 and side.axis != 1 and part.box.high[1] <= box.low[1]
+
+
+def _onto(part: Placed, side: Face, box: Box) -> Box:
+    """Return hardware as it reaches over the back of a frame beside it."""
+    axis, out = side.axis, side.value[1]
+    edge = part.box.high[axis] if out > 0 else part.box.low[axis]
+    low, high = list(box.low), list(box.high)
+    low[axis], high[axis] = min(low[axis], edge - out * 2 * _BEHIND), max(high[axis], edge - out * 2 * _BEHIND)
+    # A thicker front stands back farther than its frame.
+    low[1] = min(low[1], part.box.high[1])
+    return Box((low[0], low[1], low[2]), (high[0], high[1], high[2]))
+
+
+def _at(part: Placed, side: Face, point: Point, behind: bool) -> tuple[Point, Face]:
+    """Return where a screw goes in, and through which face: into the edge of a frame in the middle of its thickness, or into its back."""
+    if part.axes[2] != 1 or side.axis == 1:
+        return point, side
+    if not behind:
+        return (point[0], sum(part.box.span(1)) // 2, point[2]), side
+    axis, out = side.axis, side.value[1]
+    edge = part.box.high[axis] if out > 0 else part.box.low[axis]
+    back = [point[0], part.box.high[1], point[2]]
+    back[axis] = edge - out * _BEHIND
+    return (back[0], back[1], back[2]), Face.BACK
 
 
 def first_free(
@@ -72,25 +119,30 @@ def first_free(
     return None
 
 
+def _nearest(found: tuple[int, Placed]) -> tuple[int, bool]:
+    """What is nearest, of what is as near the frame."""
+    return found[0], found[1].role.kind not in FRAMES
+
+
 def beside(face: FaceContext, right: bool, at: int, level: int) -> Placed | None:
-    """Return the upright whose inner face is at an edge of an opening, at a height; ``None`` if there is none."""
+    """Return the upright, or the stile of a frame, whose inner face is at an edge of an opening, at a height; ``None`` if there is none."""
     found = [
         (abs((part.box.low[0] if right else part.box.high[0]) - at), part)
         for part in face.parts
-        if part.role.kind in (PartKind.SIDE, PartKind.PARTITION) and part.axes[2] == 0 and part.straight is None
-        and part.box.low[2] <= level <= part.box.high[2]
+        if part.straight is None and part.box.low[2] <= level <= part.box.high[2]
+        and ((part.role.kind in _UPRIGHTS and part.axes[2] == 0) or part.role.kind in _STILES)
     ]  # fmt: skip
-    near = min(found, key=lambda each: each[0], default=None)
+    near = min(found, key=_nearest, default=None)
     return near[1] if near is not None and near[0] <= _BESIDE else None
 
 
 def over(face: FaceContext, upper: bool, at: int, along: int) -> Placed | None:
-    """Return the level part at the upper or lower edge of an opening, at a place along it; ``None`` if there is none."""
+    """Return the level part, or the rail of a frame, at the upper or lower edge of an opening, at a place along it; ``None`` if there is none."""
     found = [
         (abs((part.box.low[2] if upper else part.box.high[2]) - at), part)
         for part in face.parts
-        if part.axes[2] == 2 and part.straight is None and part.box.low[0] <= along <= part.box.high[0]
-        and part.role.kind in (PartKind.TOP, PartKind.BOTTOM, PartKind.FIXED_SHELF, PartKind.STRETCHER)
+        if part.straight is None and part.box.low[0] <= along <= part.box.high[0]
+        and ((part.role.kind in _LEVELS and part.axes[2] == 2) or part.role.kind in _RAILS)
     ]  # fmt: skip
-    near = min(found, key=lambda each: each[0], default=None)
+    near = min(found, key=_nearest, default=None)
     return near[1] if near is not None and near[0] <= _BESIDE else None

@@ -10,6 +10,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 
 from ..assembly.footprint import turned_box
+from ..assembly.put_on import PutOn
 from ..case.diagonal.across import across, around, turned
 from ..case.diagonal.corner import Corner
 from ..case.frame.face_frame import FaceFrame
@@ -92,7 +93,12 @@ def face_across(corner: Corner, frame: FaceFrame | Frameless, fronts: FaceFronts
 def _wedged(work: Work) -> None:
     count = sum(item.count for item in work.bought if item.kind == "hinge")
     if count:
-        work.buy("wedges under hinge plates, to the angle of the face", count, "the face stands aslant to the sides")
+        work.buy(
+            "wedges under hinge plates, to the angle of the face",
+            count,
+            "the face stands aslant to the sides",
+            put_on=PutOn.PLATES,
+        )
 
 
 def _turned(corner: Corner, work: Work) -> Work:

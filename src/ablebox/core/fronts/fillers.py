@@ -8,6 +8,7 @@ has room a packing is bought (common practice).
 from __future__ import annotations
 
 from ..assembly.part import Placed
+from ..assembly.put_on import PutOn
 from ..assembly.role import PartKind, Side
 from ..case.shell import Shell, Work
 from ..lengths import Length, inches
@@ -35,7 +36,7 @@ def fillers(
     if not layers:
         if front.back > back:
             gap = shell.units.write(front.back - back, True)
-            work.buy(f"packing {gap} thick behind pulls in thin panels", len(pulls))
+            work.buy(f"packing {gap} thick behind pulls in thin panels", len(pulls), put_on=PutOn.PULLS)
         return work
     stile, rail = members
     x0, x1 = front.x + stile, front.x + front.width.length - stile

@@ -13,6 +13,7 @@ from collections.abc import Sequence
 from ..assembly.fastener import Fastener, FastenerKind
 from ..assembly.fitting import Fitting, FittingKind
 from ..assembly.part import Face, Hand, Holes, Placed, Want, Wanting
+from ..assembly.put_on import PutOn
 from ..assembly.role import PartKind
 from ..assembly.solid import Box
 from ..assembly.uses import Use
@@ -85,11 +86,11 @@ def hang(
     )
     work.buy(chosen.hinge.name, chosen.count, f"{chosen.counted}; {chosen.why}", chosen.lacks, chosen.hinge.kind)
     if chosen.plate is not None:
-        work.buy(chosen.plate.name, chosen.count, chosen.why)
+        work.buy(chosen.plate.name, chosen.count, chosen.why, kind=chosen.plate.kind)
     far = hinge_heights(leaf.height.length, chosen.count)[:2]
     need(far[1] - far[0], _APART, f"height between its {chosen.count} hinges", "Make the door higher, or narrower.")
     if face.fit.inset:
-        work.buy("door stops", 1)
+        work.buy("door stops", 1, put_on=PutOn.DOOR)
     _Hung(face, work, leaf, making, area, chosen, thickness, behind).hang()
 
 

@@ -14,6 +14,7 @@ from dataclasses import dataclass
 from ..assembly.fastener import Fastener, FastenerKind, Into
 from ..assembly.fitting import Fitting, FittingKind
 from ..assembly.part import Face, Hand, Holes, Placed
+from ..assembly.put_on import PutOn
 from ..assembly.role import PartKind, Role, Side
 from ..assembly.solid import Box
 from ..assembly.uses import Use
@@ -92,7 +93,7 @@ class Pulls:
         """
         self._latch(work)
         if self.kind == "none":
-            work.buy("push latches", 1)
+            work.buy("push latches", 1, put_on=PutOn.RUNNING)
             return
         apart = self._apart(shell, ZERO)
         self._off_the_edge(shell)
@@ -148,7 +149,7 @@ class Pulls:
         """
         self._latch(work)
         if self.kind == "none":
-            work.buy("push latches", 1)
+            work.buy("push latches", 1, put_on=PutOn.RUNNING)
             return
         count = 2 if leaf.width.length > TWO_PULLS else 1
         apart = self._apart(shell, leaf.width.length if count == 1 else leaf.width.length.share(2)[0])
@@ -210,7 +211,7 @@ class Pulls:
 
     def _latch(self, work: Work) -> None:
         if self.latched:
-            work.buy("latches for driving", 1, "nothing opens while it is driven")
+            work.buy("latches for driving", 1, "nothing opens while it is driven", put_on=PutOn.RUNNING)
 
     def _buy(self, shell: Shell, work: Work, apart: Length, count: int, width: Length) -> str:
         """Choose the pulls; return their name."""

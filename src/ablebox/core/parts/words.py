@@ -123,12 +123,19 @@ def hole_words(use: Use, count: int) -> str:
 
 _ONE = {Use.THROUGH: "hole right through"}
 #: What hardware is called by more than one of.
-_MANY = re.compile(r"\b(brad|screw|pin|biscuit|dowel|bolt|connector|pull|knob|hinge|plate|slide|clip)s\b")
+_MANY = re.compile(
+    r"\b(?:(latch)es|(brad|screw|pin|biscuit|dowel|bolt|connector|pull|knob|hinge|plate|slide|clip|wedge|stop|caster|socket|support)s)\b"
+)
+#: What several of are sold as one.
+_TOGETHER = re.compile(r"\b(pair|set)s\b")
 
 
 def named(count: int, name: str) -> str:
     """Return what so many of a row of the buying list are called: ``brad 1 1/4 in`` for one of its ``brads``."""
-    return _MANY.sub(r"\1", name, count=1) if count == 1 else name
+    if count != 1:
+        return name
+    one, sold = _TOGETHER.subn(r"\1", name, count=1)
+    return one if sold else _MANY.sub(lambda found: found[1] or found[2], name, count=1)
 
 
 def _row(row: HoleRow, units: Units, usual: Length | None = None) -> str:

@@ -7,6 +7,7 @@ from collections import Counter
 from collections.abc import Mapping
 
 from ..assembly.part import Assembly
+from ..assembly.put_on import PutOn
 from ..bench.bench import Bench
 from ..bench.step import Step
 from ..bench.thing import ThingKind
@@ -95,6 +96,8 @@ class Amounts:
                     found[Rate.BAND] += max(1, round(long / _MM_OF_FOOT))
         if step.what in (What.PINS, What.BORE):
             found[Rate.SET_UP] += len(uses)
+        if step.what is What.LATCHES:
+            found[Rate.FITTING] += sum(item.count for item in assembly.bought if item.put_on is PutOn.RUNNING)
         found[Rate.PUT] += len(step.puts)
         return found
 

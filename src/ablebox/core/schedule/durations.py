@@ -20,7 +20,7 @@ _TRUST = 2
 #: Which rate a kind of step is mostly made of; any other is mostly putting parts in.
 _MOSTLY = {
     What.SAW: Rate.CUT, What.JIGS: Rate.CUT, What.MARK: Rate.MARK, What.TEST: Rate.SET_UP, What.MACHINE: Rate.SLOT, What.BAND: Rate.BAND,
-    What.PINS: Rate.HOLE, What.BORE: Rate.HOLE, What.SLIDES: Rate.FITTING, What.HINGES: Rate.FITTING, What.RACKS: Rate.FITTING, What.PLATES: Rate.FITTING,
+    What.PINS: Rate.HOLE, What.BORE: Rate.HOLE, What.SLIDES: Rate.FITTING, What.HINGES: Rate.FITTING, What.RACKS: Rate.FITTING, What.PLATES: Rate.FITTING, What.LATCHES: Rate.FITTING,
     What.FINISH: Rate.COAT, What.PREFINISH: Rate.COAT, What.CARRY: Rate.CARRY, What.STAND: Rate.STAND, What.HANG_UP: Rate.STAND, What.SCRIBE: Rate.SCRIBE, What.BEFORE: Rate.LINE, What.OPENINGS: Rate.LOOK, What.CHECK: Rate.LOOK,
 }  # fmt: skip
 

@@ -51,6 +51,10 @@ def _about(wanting: Wanting) -> list[Role]:
     return [wanting.role, *([wanting.other] if wanting.other is not None else [])]
 
 
+#: Fronts that hang on what is at the edges of their opening, and by what.
+_HUNG_AT_EDGES = {PartKind.FLAP: "hinges and supports", PartKind.FALSE_FRONT: "clips"}
+
+
 def _upright(made: Made, assembly: Assembly, wanting: Wanting) -> str:
     what, side = called(assembly, wanting.role), wanting.side.value
     if wanting.other is None:
@@ -84,6 +88,8 @@ def _fastener(made: Made, assembly: Assembly, wanting: Wanting) -> str:
     what = called(assembly, wanting.role)
     if wanting.role.kind is PartKind.DOOR and wanting.other is None:
         return f"the {what} has no upright beside it to hang on; put a partition there, or hang it at its other side."
+    if wanting.role.kind in _HUNG_AT_EDGES and wanting.other is None:
+        return f"the {what} has nothing beside it that its {_HUNG_AT_EDGES[wanting.role.kind]} could be screwed to; put a fixed shelf or a partition there."
     if wanting.other is None:
         return f"the {what} finds no wood for its screws; use thicker stock."
     other = next((part for part in assembly.parts if part.role == wanting.other), None)

@@ -14,7 +14,7 @@ from __future__ import annotations
 from ..part import Assembly
 from .driven import heads, strays, tips
 from .finding import Fault, Finding
-from .held import clashes, holes_left, hung, loose, shelves
+from .held import clashes, holes_left, hung, joined, loose, shelves
 from .meetings import meetings
 from .racks import racks
 from .wood import Solid
@@ -34,6 +34,7 @@ def prove(assembly: Assembly) -> list[Finding]:
         *meetings(assembly, solids),
         *holes_left(assembly),
         *hung(assembly),
+        *joined(assembly),
         *shelves(assembly),
         *clashes(assembly, solids),
         *loose(assembly),

@@ -67,6 +67,31 @@ def hung(assembly: Assembly) -> Iterator[Finding]:
             yield Finding(Fault.AIR, fitting.holds, count, 2, fitting=fitting)
 
 
+#: What joins a front to its case.
+_JOINS = frozenset({FittingKind.FLAP_HINGE, FittingKind.FLAP_SUPPORT, FittingKind.CLIP})
+_LEAVES = frozenset({PartKind.DOOR, PartKind.FLAP, PartKind.DRAWER_FRONT, PartKind.FALSE_FRONT})
+
+
+def joined(assembly: Assembly) -> Iterator[Finding]:
+    """Hinges and supports of flaps and clips of false fronts are screwed to the front and to something that is no front.
+
+    Clips of kick boards snap onto feet.
+    """
+    for fitting in assembly.fittings:
+        if fitting.kind not in _JOINS or any(role.kind is PartKind.KICK for role in fitting.holds):
+            continue
+        low, high = mm(fitting.box.low), mm(fitting.box.high)
+        sides = {
+            role.whole.kind in _LEAVES
+            for each in assembly.fasteners
+            if each.kind is FastenerKind.FITTING_SCREW and within(mm(each.head), low, high) >= -_NEARBY
+            for role in (*each.through, each.into)
+            if isinstance(role, Role)
+        }
+        if len(sides) < 2:
+            yield Finding(Fault.AIR, fitting.holds, len(sides), 2, fitting=fitting)
+
+
 def shelves(assembly: Assembly) -> Iterator[Finding]:
     """Every adjustable shelf lies on its pins, in holes that are there."""
     pins = [each for each in assembly.fittings if each.kind is FittingKind.PIN]

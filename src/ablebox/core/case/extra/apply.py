@@ -8,6 +8,7 @@ from itertools import pairwise
 
 from ...assembly.fastener import Fastener
 from ...assembly.part import Holes, Placed
+from ...assembly.put_on import PutOn
 from ...assembly.solid import Box
 from ...lengths import Length, inches
 from ..shell import Shell, Work
@@ -44,7 +45,7 @@ def worked(shell: Shell, extras: tuple[Extra, ...], parts: tuple[Placed, ...], w
         _clear_of_holes(shell, extra.words, found, made)
         if isinstance(extra, CordOutlet | Wired):
             name, why = extra.let_in(shell, found)
-            work.buy(name, 1, why)
+            work.buy(name, 1, why, put_on=PutOn.LET_IN)
         parts = tuple(made if part is found else part for part in parts)
     return parts
 

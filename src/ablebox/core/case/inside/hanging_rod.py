@@ -94,7 +94,6 @@ class HangingRod:
         work.buy(name)
         work.buy("rod sockets", 2)
         if space.width.length > _SUPPORTED:
-            work.buy("rod supports", 1)
             work.later.append(_Support(shell, bar))
         return work
 
@@ -118,6 +117,7 @@ class _Support:
             return
         wood, off = min(above, key=lambda part: part.box.low[2]), _SCREW_OFF.ticks
         box = Box((x - off, y - off, self.rod.low[2]), (x + off, y + off, wood.box.low[2]))
+        work.buy("rod supports", 1)
         work.fittings.append(Fitting(FittingKind.ROD_SUPPORT, "rod supports", box, (wood.role,)))
         for by in (-off // 2, off // 2):
             made = screwed_on(FastenerKind.FITTING_SCREW, self.shell.hardware("small-screw"), wood, Face.BOTTOM,

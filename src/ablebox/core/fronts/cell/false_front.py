@@ -77,7 +77,7 @@ class FalseFront:
                 None,
             )  # fmt: skip
             y = max(back, face.shell.front.ticks) + size // 2
-            attach(face, work, FittingKind.CLIP, "clips for false fronts", box, (
+            attach(face, work, leaf, area.path, FittingKind.CLIP, "clips for false fronts", box, (
                 (front, Face.BACK, [(at, 0, level)]),
                 (beside(face, is_right, x, level), Face.LEFT if is_right else Face.RIGHT, [(0, y, level)]),
             ))  # fmt: skip

@@ -97,7 +97,7 @@ class Flap:
             door = self._at(work, leaf, x, edge + away * _ON.ticks, back)
             level = over(face, upper, edge, x)
             off = half // 2
-            attach(face, work, FittingKind.FLAP_HINGE, "hinges for flaps", box, (
+            attach(face, work, leaf, area.path, FittingKind.FLAP_HINGE, "hinges for flaps", box, (
                 (door, Face.BACK, [(x + by, 0, edge + away * _ON.ticks) for by in (-off, off)]),
                 (level, Face.BOTTOM if upper else Face.TOP, [(x + by, face.shell.front.ticks + _ON.ticks, 0) for by in (-off, off)]),
             ))  # fmt: skip
@@ -115,7 +115,7 @@ class Flap:
             upright = beside(face, is_right, x, at)
             y = face.shell.front.ticks + _DEEP.ticks
             door = self._at(work, leaf, x + inward * _ON.ticks, at, back)
-            attach(face, work, FittingKind.FLAP_SUPPORT, support, box, (
+            attach(face, work, leaf, area.path, FittingKind.FLAP_SUPPORT, support, box, (
                 (upright, Face.LEFT if is_right else Face.RIGHT, [(0, y, at + by) for by in (-_ON.ticks, _ON.ticks)]),
                 (door, Face.BACK, [(x + inward * _ON.ticks, 0, at)]),
             ))  # fmt: skip

@@ -8,6 +8,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass, field
 
+from ...assembly.put_on import PutOn
 from ...assembly.role import PartKind, Side
 from ...case.fields import check_names, count, size
 from ...case.shell import Work
@@ -56,7 +57,7 @@ class PullOutFront:
         work = making.build(shell, front)
         if not self.trays:
             face.pulls.on_front(shell, work, making, front, "high")
-            work.buy("frame for a pull-out")
+            work.buy("frame for a pull-out", put_on=PutOn.FRONT)
             return work
         place = box_place(face, area, front.back)
         shares = (place.high - place.low).share(self.trays)

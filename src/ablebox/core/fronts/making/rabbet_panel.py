@@ -12,6 +12,7 @@ from dataclasses import dataclass
 
 from ...assembly.joint import Way
 from ...assembly.part import Cut, CutKind, Face
+from ...assembly.put_on import PutOn
 from ...assembly.role import PartKind, Role, Side
 from ...assembly.solid import Box
 from ...case.fields import check_names, one_of, size, stock
@@ -83,7 +84,7 @@ class RabbetPanel(Framed):
         self._rabbets(work, leaf)
         if leaf.lip:
             lip_frame(shell, work, leaf, thick.length)
-        work.buy("stops around panels, sets of 4", 1)
+        work.buy("stops around panels, sets of 4", 1, put_on=PutOn.LEAF)
         way = Way.POCKET if self.fastener == "pocket" else Way.DOWELS
         for rail in (Side.BOTTOM, Side.TOP):
             for stile in (Side.LEFT, Side.RIGHT):
