@@ -319,9 +319,11 @@ class Apart:
 
     def _made_before(self, done: Done) -> Done:
         """Return parts that go in together with the order in which they were put together before."""
+        # What is hung on one of them before stands in the way of the others' tools.
+        items = [replace(item, atoms=(*item.atoms, *self._carried(item))) for item in done.items]
         there = np.zeros(len(self.there), np.bool_)
-        there[[atom for item in done.items for atom in item.atoms]] = True
-        inner = Apart(self.geometry, done.items, self.joints, self.rows, there).order()
+        there[[atom for item in items for atom in item.atoms]] = True
+        inner = Apart(self.geometry, items, self.joints, self.rows, there).order()
         stuck = next((each.stuck for each in inner if each.stuck is not None), None)
         beside: frozenset[int] = frozenset()
         told = []

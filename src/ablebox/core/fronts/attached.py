@@ -54,7 +54,7 @@ def attach(
             if blocks is not None:
                 work.wanting.append(Wanting(Want.ROOM, leaf.role, blocks.role, place=place))
         for wanted in points:
-            point, through = _at(part, side, wanted, behind)
+            point, through = _at(part, side, wanted, behind, box)
             made = screwed_on(FastenerKind.FITTING_SCREW, face.shell.hardware("small-screw"), work.worked(part), through, point,
                               face.taken, face.shell.fastening.write, ZERO if through is Face.BACK else METAL)  # fmt: skip
             if made is not None:
@@ -83,12 +83,13 @@ def _onto(part: Placed, side: Face, box: Box) -> Box:
     return Box((low[0], low[1], low[2]), (high[0], high[1], high[2]))
 
 
-def _at(part: Placed, side: Face, point: Point, behind: bool) -> tuple[Point, Face]:
-    """Return where a screw goes in, and through which face: into the edge of a frame in the middle of its thickness, or into its back."""
+def _at(part: Placed, side: Face, point: Point, behind: bool, box: Box) -> tuple[Point, Face]:
+    """Return where a screw goes in, and through which face: into the edge of a frame in the middle of what of it is behind the front, or into its back."""
     if part.axes[2] != 1 or side.axis == 1:
         return point, side
     if not behind:
-        return (point[0], sum(part.box.span(1)) // 2, point[2]), side
+        low, high = part.box.span(1)
+        return (point[0], (max(low, box.low[1]) + high) // 2, point[2]), side
     axis, out = side.axis, side.value[1]
     edge = part.box.high[axis] if out > 0 else part.box.low[axis]
     back = [point[0], part.box.high[1], point[2]]
@@ -119,30 +120,50 @@ def first_free(
     return None
 
 
-def _nearest(found: tuple[int, Placed]) -> tuple[int, bool]:
-    """What is nearest, of what is as near the frame."""
-    return found[0], found[1].role.kind not in FRAMES
+def _best(found: Iterable[tuple[int, Placed]], back: int) -> Placed | None:
+    """Return what is nearest; of what is as near the frame, but what is behind it where the front fills its opening."""
+
+    def rank(each: tuple[int, Placed]) -> tuple[int, int]:
+        off, part = each
+        return off, 1 if part.role.kind not in FRAMES else 2 if part.box.high[1] <= back else 0
+
+    near = min(found, key=rank, default=None)
+    return near[1] if near is not None and near[0] <= _BESIDE else None
 
 
-def beside(face: FaceContext, right: bool, at: int, level: int) -> Placed | None:
-    """Return the upright, or the stile of a frame, whose inner face is at an edge of an opening, at a height; ``None`` if there is none."""
+def beside(face: FaceContext, right: bool, at: int, level: int, back: int) -> Placed | None:
+    """Return the upright, or the stile of a frame, whose inner face is at an edge of an opening; ``None`` if there is none.
+
+    Args:
+        face: the face.
+        right: whether it is the opening's right edge.
+        at: where that is.
+        level: at what height.
+        back: where the back of the front stands.
+    """
     found = [
         (abs((part.box.low[0] if right else part.box.high[0]) - at), part)
         for part in face.parts
         if part.straight is None and part.box.low[2] <= level <= part.box.high[2]
         and ((part.role.kind in _UPRIGHTS and part.axes[2] == 0) or part.role.kind in _STILES)
     ]  # fmt: skip
-    near = min(found, key=_nearest, default=None)
-    return near[1] if near is not None and near[0] <= _BESIDE else None
+    return _best(found, back)
 
 
-def over(face: FaceContext, upper: bool, at: int, along: int) -> Placed | None:
-    """Return the level part, or the rail of a frame, at the upper or lower edge of an opening, at a place along it; ``None`` if there is none."""
+def over(face: FaceContext, upper: bool, at: int, along: int, back: int) -> Placed | None:
+    """Return the level part, or the rail of a frame, at the upper or lower edge of an opening; ``None`` if there is none.
+
+    Args:
+        face: the face.
+        upper: whether it is the opening's upper edge.
+        at: where that is.
+        along: at what place along it.
+        back: where the back of the front stands.
+    """
     found = [
         (abs((part.box.low[2] if upper else part.box.high[2]) - at), part)
         for part in face.parts
         if part.straight is None and part.box.low[0] <= along <= part.box.high[0]
         and ((part.role.kind in _LEVELS and part.axes[2] == 2) or part.role.kind in _RAILS)
     ]  # fmt: skip
-    near = min(found, key=_nearest, default=None)
-    return near[1] if near is not None and near[0] <= _BESIDE else None
+    return _best(found, back)

@@ -79,7 +79,7 @@ class FalseFront:
             y = max(back, face.shell.front.ticks) + size // 2
             attach(face, work, leaf, area.path, FittingKind.CLIP, "clips for false fronts", box, (
                 (front, Face.BACK, [(at, 0, level)]),
-                (beside(face, is_right, x, level), Face.LEFT if is_right else Face.RIGHT, [(0, y, level)]),
+                (beside(face, is_right, x, level, back), Face.LEFT if is_right else Face.RIGHT, [(0, y, level)]),
             ))  # fmt: skip
 
 

@@ -81,7 +81,7 @@ class Flap:
         upper = self.way == "up"
         left, right, low, high = (edge.ticks for edge in area.opening)
         edge, back = (high if upper else low), leaf.back.ticks
-        away = -1 if upper else 1
+        away, inner = -1 if upper else 1, max(face.shell.front.ticks, back)
         first = min(_IN.ticks, (right - left) // 4)
         half, reach = _WIDE.ticks // 2, _DEEP.ticks
         heights = sorted((edge, edge + away * reach))
@@ -95,11 +95,11 @@ class Flap:
                 continue
             x, box = free
             door = self._at(work, leaf, x, edge + away * _ON.ticks, back)
-            level = over(face, upper, edge, x)
+            level = over(face, upper, edge, x, back)
             off = half // 2
             attach(face, work, leaf, area.path, FittingKind.FLAP_HINGE, "hinges for flaps", box, (
                 (door, Face.BACK, [(x + by, 0, edge + away * _ON.ticks) for by in (-off, off)]),
-                (level, Face.BOTTOM if upper else Face.TOP, [(x + by, face.shell.front.ticks + _ON.ticks, 0) for by in (-off, off)]),
+                (level, Face.BOTTOM if upper else Face.TOP, [(x + by, inner + _ON.ticks, 0) for by in (-off, off)]),
             ))  # fmt: skip
         middle = (low + high) // 2
         for is_right, x in ((False, left), (True, right))[: min(2, supports)]:
@@ -112,8 +112,8 @@ class Flap:
             if free is None:
                 continue
             at, box = free
-            upright = beside(face, is_right, x, at)
-            y = face.shell.front.ticks + _DEEP.ticks
+            upright = beside(face, is_right, x, at, back)
+            y = inner + _DEEP.ticks
             door = self._at(work, leaf, x + inward * _ON.ticks, at, back)
             attach(face, work, leaf, area.path, FittingKind.FLAP_SUPPORT, support, box, (
                 (upright, Face.LEFT if is_right else Face.RIGHT, [(0, y, at + by) for by in (-_ON.ticks, _ON.ticks)]),
