@@ -18,17 +18,20 @@ from ablebox.core.case.base_frame import BaseFrame
 from ablebox.core.case.bottom import Bottom
 from ablebox.core.case.extra.cord_space import CordSpace
 from ablebox.core.case.frame.face_frame import FaceFrame, Stile
+from ablebox.core.case.inside.hanging_rod import HangingRod
 from ablebox.core.case.inside.layout import Bay, Columns
 from ablebox.core.case.inside.shelves_on_pins import PinShelves
 from ablebox.core.case.joint.butt import Butt
 from ablebox.core.case.joint.rabbet import Rabbet
 from ablebox.core.case.top_full import FullTop
+from ablebox.core.case.top_stretchers import TwoStretchers
 from ablebox.core.errors import AbleBoxError
 from ablebox.core.fronts.cell.door import Door
 from ablebox.core.fronts.cell.drawer import Drawer
+from ablebox.core.fronts.cell.flap import Flap
 from ablebox.core.fronts.cell.pair import Pair
 from ablebox.core.fronts.cell.racks import DoorRacks
-from ablebox.core.fronts.face import FaceFronts, Line
+from ablebox.core.fronts.face import FaceFronts, Line, Stack
 from ablebox.core.fronts.fit.full_overlay import FullOverlay
 from ablebox.core.fronts.fit.overlay import Overlay
 from ablebox.core.fronts.none import NoFronts
@@ -92,6 +95,18 @@ def _cords(change):  # type: ignore[no-untyped-def]
     return lambda project: project.with_case(
         replace(change(project.cases[0]), follows=False, in_alcove=False, extras=(space,))
     )
+
+
+def _long_rod(project: Project) -> Project:
+    return _with(project, width=inches(60), follows=False, in_alcove=False, top=TwoStretchers(), fronts=NoFronts(), inside=Bay((HangingRod(),)))  # fmt: skip
+
+
+def _flap_below(project: Project) -> Project:
+    """A flap that opens up under doors, with no shelf behind the line between them."""
+    case = project.cases[0]
+    assert isinstance(case.fronts, FaceFronts)
+    face = Stack((Pair(), Flap()), (None, None))
+    return _with(project, fronts=replace(case.fronts, face=face))
 
 
 def _put(key: str, text: str):  # type: ignore[no-untyped-def]
@@ -243,6 +258,8 @@ class EachSnag(unittest.TestCase):
             "stand where a hinge is",
             True,
         ),
+        (_long_rod, "rod.support", Level.WARN, "for a support to hang from", True),
+        (_flap_below, "hang.fastener", Level.STOP, "its hinges and supports could be screwed to", True),
         (_in_a_vehicle, "vehicle.latch", Level.WARN, "nothing keeps its pair of doors shut while it is driven", True),
         (_cords(_drawers), "cords.space", Level.WARN, "of the 3 that are kept free for cords at the back", True),
         (_cords(_shelved), "cords.space", Level.WARN, "the shelf takes", True),

@@ -32,6 +32,7 @@ from . import (
     neighbours,
     opening,
     readings,
+    rods,
     room,
     sag,
     saw,
@@ -45,7 +46,7 @@ from .snag import Check, Fix, Snag
 
 CHECKS: tuple[Check, ...] = (
     *unbuilt.CHECKS, *fit.CHECKS, *wide.CHECKS, *built.CHECKS, *clashes.CHECKS, *stock.CHECKS, *joints.CHECKS, *neighbours.CHECKS, *hanging.CHECKS, *fastened.CHECKS, *fronts.CHECKS, *frames.CHECKS,
-    *opening.CHECKS, *hardware.CHECKS, *appliance.CHECKS, *grain.CHECKS, *cut_pieces.CHECKS, *held.CHECKS, *saw.CHECKS, *ends.CHECKS, *diagonal.CHECKS, *sag.CHECKS, *readings.CHECKS, *room.CHECKS, *anchors.CHECKS, *level.CHECKS, *stands.CHECKS, *around.CHECKS, *cords.CHECKS, *vehicle.CHECKS, *bench.CHECKS,
+    *opening.CHECKS, *hardware.CHECKS, *appliance.CHECKS, *grain.CHECKS, *cut_pieces.CHECKS, *held.CHECKS, *saw.CHECKS, *ends.CHECKS, *diagonal.CHECKS, *sag.CHECKS, *readings.CHECKS, *room.CHECKS, *anchors.CHECKS, *level.CHECKS, *stands.CHECKS, *around.CHECKS, *cords.CHECKS, *vehicle.CHECKS, *rods.CHECKS, *bench.CHECKS,
 )  # fmt: skip
 
 

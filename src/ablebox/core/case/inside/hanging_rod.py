@@ -23,7 +23,8 @@ from ..fields import size
 from ..shell import Shell, Work
 from .space import Space
 
-_SUPPORTED = inches(48)
+#: A longer rod wants a support in its middle (common practice).
+SUPPORTED = inches(48)
 #: The mark for the middle of a socket.
 _PILOT, _PILOT_DEPTH = inches("1/8"), inches("1/8")
 #: Half of a socket's width, how deep it is, and how far its screws stand from its middle (common practice).
@@ -93,7 +94,7 @@ class HangingRod:
         work.fittings.append(Fitting(FittingKind.ROD, name, bar, (space.left, space.right)))
         work.buy(name)
         work.buy("rod sockets", 2)
-        if space.width.length > _SUPPORTED:
+        if space.width.length > SUPPORTED:
             work.later.append(_Support(shell, bar))
         return work
 
