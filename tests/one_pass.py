@@ -26,7 +26,7 @@ from ablebox.core.units import System
 from tests.designs import any_case, random_ends, random_extra, random_rack
 
 #: What is told to the one who designs; every other finding is a fault of ours.
-TOLD = (Fault.AIR, Fault.LOOSE)
+TOLD = (Fault.AIR, Fault.LOOSE, Fault.ONE_SIDED)
 
 
 def _is_told(finding: Finding) -> bool:
@@ -85,6 +85,8 @@ def one_pass(seed: int) -> Outcome:
     found.faults += [f"{each.fault.value} in {', '.join(each.roles)}" for each in findings if not _is_told(each)]
     if found.air and not assembly.wanting:
         found.faults.append("a slide on air that nobody tells")
+    if not assembly.wanting and any(each.fault is Fault.ONE_SIDED for each in findings):
+        found.faults.append("what joins a front to its case holds one of them only, and nobody tells")
     bench = Bench(made)
     found.stuck = any(case.stuck for case in bench.cases)
     if not found.stuck:

@@ -37,6 +37,8 @@ def not_sound(made: Made) -> Iterator[Snag]:
             if finding.fault is Fault.AIR and not (finding.fitting and finding.fitting.holds):
                 # What it would hang on is told by what the case wants.
                 continue
+            if finding.fault is Fault.ONE_SIDED and assembly.wanting:
+                continue
             about = (finding.fault, finding.roles[0].whole.kind.value if finding.roles else "", finding.use)
             if about in told:
                 continue
@@ -167,10 +169,16 @@ def _its_door(assembly: Assembly, finding: Finding) -> str:
     return called(assembly, finding.roles[-1].whole)
 
 
+def _one_sided(assembly: Assembly, finding: Finding, units: Units) -> str:
+    assert finding.fitting is not None
+    what = called(assembly, finding.roles[0]) if finding.roles else "front"
+    return f"{finding.fitting.name} of the {what} are screwed to one side only: to the front or to the case; put something beside it."
+
+
 _SENTENCES: dict[Fault, Callable[[Assembly, Finding, Units], str]] = {
     Fault.TIP: _tip, Fault.STRAY: _stray, Fault.HEAD: _head, Fault.MEET: _meet, Fault.HOLE: _hole, Fault.CUP: _cup, Fault.AIR: _air,
     Fault.PINS: _pins, Fault.HINGE: _hinge, Fault.CLASH: _clash,
-    Fault.LOOSE: _loose, Fault.RACK: _rack, Fault.SWING: _swing,
+    Fault.LOOSE: _loose, Fault.RACK: _rack, Fault.SWING: _swing, Fault.ONE_SIDED: _one_sided,
 }  # fmt: skip
 
 

@@ -41,7 +41,7 @@ def stands_on_too_little(made: Made) -> Iterator[Snag]:
     weigh = made.units.weigh
     for case, assembly in made.built:
         under = [each for each in assembly.fittings if each.kind in (FittingKind.FOOT, FittingKind.CASTER)]
-        item = known.get(under[0].name) if under else None
+        item = next((known[each.name] for each in under if each.name in known), None)
         if item is None or item.kilograms is None:
             continue
         rolls = under[0].kind is FittingKind.CASTER

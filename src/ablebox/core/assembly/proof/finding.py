@@ -28,6 +28,7 @@ class Fault(Enum):
     LOOSE = "loose"
     RACK = "rack"
     SWING = "swing"
+    ONE_SIDED = "one-sided"
 
 
 @dataclass(frozen=True, slots=True)

@@ -89,7 +89,7 @@ def joined(assembly: Assembly) -> Iterator[Finding]:
             if isinstance(role, Role)
         }
         if len(sides) < 2:
-            yield Finding(Fault.AIR, fitting.holds, len(sides), 2, fitting=fitting)
+            yield Finding(Fault.ONE_SIDED, fitting.holds, len(sides), 2, fitting=fitting)
 
 
 def shelves(assembly: Assembly) -> Iterator[Finding]:
