@@ -13,15 +13,18 @@ from datetime import datetime, timedelta
 
 from ablebox.cli import demo
 from ablebox.core.assembly.role import COUNTERS
+from ablebox.core.bench.bench import bench_of
 from ablebox.core.buying.book import Buying, BuyState
 from ablebox.core.case.frame.none import Frameless
 from ablebox.core.coats.book import CoatBook
+from ablebox.core.drawing.bench_words import BenchWords
 from ablebox.core.lengths import inches
 from ablebox.core.log.entry import Entry, EntryKind
 from ablebox.core.paper.data.assembly_json import assembly_tree
 from ablebox.core.paper.data.log_out import log_csv, log_markdown
 from ablebox.core.paper.lists.buy_list import BuyKind, buy_csv, buy_list, buy_tree
 from ablebox.core.paper.lists.options_table import apart, option_prices
+from ablebox.core.parts.words import named
 from ablebox.core.project.changes import History
 from ablebox.core.project.files import load
 from ablebox.core.project.json_format import from_text, to_text
@@ -100,6 +103,27 @@ class BuyingList(unittest.TestCase):
         for row in rows:
             self.assertEqual("straight edge" in row.look, row.name.partition(",")[0] in tops, row.name)
         self.assertTrue(any("straight edge" in row.look for row in rows))
+
+    def test_hardware_is_needed_at_the_step_that_fetches_it_first(self) -> None:
+        """What is fetched in the room stands in its steps' lines."""
+        seen = 0
+        for name in demo.names():
+            made = Made(load(demo.path_of(name)).project)
+            bench = bench_of(made)
+            words = BenchWords(bench)
+            told = [(job.n, words.of(job)) for job in bench.steps if not bench.is_done(job)]
+            fetched = [(n, {what for _, what in said.fetch}) for n, said in told]
+            for row in buy_list(made, {}):
+                called = {row.name, named(1, row.name)}
+                first = next((n for n, names in fetched if called & names), None)
+                if row.kind in (BuyKind.HARDWARE, BuyKind.FASTENERS) and first is not None:
+                    self.assertEqual(row.first, first, (name, row.name))
+                    seen += 1
+                elif row.kind is BuyKind.HARDWARE and row.first is not None:
+                    self.assertTrue(
+                        any(call in line for _, said in told for line in said.do for call in called), row.name
+                    )
+        self.assertGreater(seen, 50)
 
     def test_what_is_needed_first_comes_first_and_what_is_there_is_not_bought(self) -> None:
         project = replace(load(demo.path_of("harbour-cottage")).project, coats=CoatBook("clear", "clear"))

@@ -14,6 +14,7 @@ from typing import Any
 
 from ...assembly.role import COUNTERS
 from ...bench.bench import Bench, JobStep, bench_of
+from ...bench.hardware_at import hardware_at
 from ...bench.thing import ThingKind
 from ...bench.verb import What
 from ...buying.book import Buying
@@ -139,14 +140,18 @@ class _Rows:
         firsts: dict[str, int] = {}
         fasteners = {each.name for _, assembly in self.made.built for each in assembly.fasteners}
         fasteners |= {joined.fastener.name for joined in self.made.joined}
+        hung = {
+            letter: hardware_at(self.bench.assembly(letter), self.bench.case(letter).steps)
+            for job in self.open for letter in job.letters if self.bench.is_case(letter)
+        }  # fmt: skip
         for job in self.open:
             for letter, step in job.rows:
                 assembly = self.bench.assembly(letter)
                 for thing in step.does:
                     if thing.kind is ThingKind.FASTENER:
                         firsts.setdefault(assembly.fasteners[thing.number].name, job.n)
-                    elif thing.kind is ThingKind.FITTING:
-                        firsts.setdefault(assembly.fittings[thing.number].name, job.n)
+                for row in hung.get(letter, {}).get(step.key, ()):
+                    firsts.setdefault(row.name, job.n)
         last = self._first(lambda job: job.step.what is What.CARRY)
         for name, count in hardware(self.made):
             kind = BuyKind.FASTENERS if name in fasteners else BuyKind.HARDWARE
