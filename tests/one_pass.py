@@ -16,6 +16,7 @@ from ablebox.core.assembly.role import PartKind, Role
 from ablebox.core.bench.bench import Bench, JobStep
 from ablebox.core.bench.replay import replay
 from ablebox.core.bench.thing import ThingKind
+from ablebox.core.bench.verb import What
 from ablebox.core.drawing.bench_words import BenchWords
 from ablebox.core.paper.data.assembly_json import assembly_tree
 from ablebox.core.paper.data.steps_json import steps_tree
@@ -115,6 +116,14 @@ def unfetched(made: Made, bench: Bench) -> list[str]:
             for count, name in words.of(JobStep(1, ((case.letter, step),))).fetch:
                 if count.endswith("×"):
                     fetched[names.get(name, name)] += int(count.removesuffix("×"))
+        edging: Counter[str] = Counter()
+        for part in made.parts:
+            for band in part.bands if part.case == case.letter else ():
+                edging[band.edging.name] += band.run.ticks * len(part.roles)
+        for step in steps:
+            if step.what is What.BAND:
+                edging.subtract({name: run for name, (_, run) in words.fetched.bands(case.letter, step).items()})
+        faults += [f"{case.letter}: {run} of {name} are banded at no step" for name, run in edging.items() if run]
         for name in {*assembly.hardware, *fetched}:
             bought = assembly.hardware.get(name, 0)
             if fetched[name] != bought:

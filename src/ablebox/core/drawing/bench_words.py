@@ -16,7 +16,6 @@ from ..assembly.uses import Use
 from ..bench.bench import Bench, JobStep
 from ..bench.by_piece import CALLED
 from ..bench.gates import Ask, GateLine, closed
-from ..bench.hardware_at import Hung, hardware_at
 from ..bench.lots import DADO
 from ..bench.step import Step
 from ..bench.thing import Thing, ThingKind
@@ -25,12 +24,12 @@ from ..bench.work import DIAGONALS
 from ..fit_book import is_of_room
 from ..lengths import Length, inches
 from ..materials import material
-from ..parts.listing import Part
 from ..parts.words import drill, named
 from ..project.placed import FILLER
 from ..schedule.durations import Durations
 from ..shop.weights import lifting
 from . import fit_words
+from .fetched import Fetched
 from .finish_words import RAGS
 from .hardware_words import hung, put_on
 from .way_words import dust, from_words, listed, plural, way_words
@@ -132,20 +131,14 @@ class BenchWords:
 
     def __init__(self, bench: Bench) -> None:
         self.bench, self.made = bench, bench.made
-        self._hung: dict[str, dict[str, list[Hung]]] = {}
-        self._codes: dict[tuple[str, str], Part] = {
-            (part.case, role): part for part in self.made.parts for role in part.roles
-        }
+        self.fetched = Fetched(bench)
+        #: Codes of parts, each once.
+        self.codes = self.fetched.codes
 
     @cached_property
     def durations(self) -> Durations:
         """How long steps take."""
         return Durations(self.bench)
-
-    def codes(self, letter: str, roles: Iterable[Role]) -> list[str]:
-        """Return the codes of some parts, each once."""
-        found = (self._codes.get((letter, role)) for role in roles)
-        return list(dict.fromkeys(part.code for part in found if part is not None))
 
     def of(self, job: JobStep) -> StepWords:
         """Return a step in words."""
@@ -158,7 +151,7 @@ class BenchWords:
         for letter, each in job.rows:
             before = f"{letter}: " if len(job.rows) > 1 else ""
             do += [before + line for line in said[letter] if line not in alike]
-            fetch += self._fetch(letter, each)
+            fetch += self.fetched.rows(letter, each)
         do += alike
         wait = f"glue: clamps on {step.wait} min, load it tomorrow" if step.wait else ""
         time = self.durations.whole(job)
@@ -174,38 +167,10 @@ class BenchWords:
         count = 0
         for letter, step in job.rows:
             for put in step.puts:
-                parts = self._parts(letter, put.roles) if put.way else []
+                parts = self.fetched.parts(letter, put.roles) if put.way else []
                 longest = max((max(part.length.length, part.width.length).ticks for part in parts), default=0)
                 count += max(2, 1 + longest // _A_CLAMP.ticks) * (2 if len(parts) > 1 else 1) if parts else 0
         return max(2, min(_MOST_CLAMPS, count))
-
-    # What is fetched
-
-    def _fetch(self, letter: str, step: Step) -> Iterator[tuple[str, str]]:
-        if step.puts:
-            for part in self._parts(letter, [role for put in step.puts for role in put.roles]):
-                yield part.code, part.name
-        for name, count in self._fasteners(letter, step).items():
-            yield f"{count} ×", named(count, name)
-        for row in self._hardware(letter, step):
-            if row.fetched:
-                yield f"{row.fetched} ×", named(row.fetched, row.name)
-
-    def _hardware(self, letter: str, step: Step) -> list[Hung]:
-        """Return the hardware of a step of a case."""
-        if letter not in self._hung:
-            known = self.bench.is_case(letter)
-            steps = self.bench.case(letter).steps
-            self._hung[letter] = hardware_at(self.bench.assembly(letter), steps) if known else {}
-        return self._hung[letter].get(step.key, [])
-
-    def _parts(self, letter: str, roles: Iterable[Role]) -> list[Part]:
-        found = (self._codes.get((letter, role)) for role in roles)
-        return list({part.code: part for part in found if part is not None}.values())
-
-    def _fasteners(self, letter: str, step: Step) -> dict[str, int]:
-        fasteners = self.bench.assembly(letter).fasteners
-        return dict(Counter(fasteners[t.number].name for t in step.does if t.kind is ThingKind.FASTENER))
 
     def ask(self, letter: str, key: str) -> tuple[str, Length | None]:
         """Return what is asked for in words, and the number as it was reckoned; ``None`` where it was not."""
@@ -220,7 +185,7 @@ class BenchWords:
             return "first dado, as wide as it is", self.dado(letter)
         role = rest.removesuffix("/planed")
         if role != rest:
-            part = self._codes.get((letter, role))
+            part = self.fetched.part(letter, role)
             return (
                 f"{part.code if part is not None else role} as planed",
                 part.width.length if part is not None else None,
@@ -241,7 +206,7 @@ class BenchWords:
 
     def _do(self, letter: str, step: Step) -> Iterator[str]:
         yield from self._told(letter, step)
-        yield from (put_on(row) for row in self._hardware(letter, step) if row.put_on is not PutOn.ITSELF)
+        yield from (put_on(row) for row in self.fetched.hardware(letter, step) if row.put_on is not PutOn.ITSELF)
 
     def _told(self, letter: str, step: Step) -> Iterator[str]:
         codes = listed(self.codes(letter, step.roles))
@@ -251,7 +216,7 @@ class BenchWords:
                 yield "Rough from the sheet, then to width, then to length, by the cut plan."
                 yield "Equal parts at one setting; each gets its label as it comes off the saw."
             case What.JIGS:
-                for part in self._parts(letter, step.roles):
+                for part in self.fetched.parts(letter, step.roles):
                     size = " × ".join(
                         self.made.units.write(each.length) for each in (part.length, part.width, part.thickness)
                     )
@@ -263,7 +228,7 @@ class BenchWords:
                     yield "They are cut wider than their gaps and stay so: they are scribed in the room."
             case What.MARK:
                 yield "Mark every part as its label says: face, front edge, up."
-                hands = [part.code for part in self._parts(letter, step.roles) if part.hand.value]
+                hands = [part.code for part in self.fetched.parts(letter, step.roles) if part.hand.value]
                 if hands:
                     yield f"{listed(hands)} have a left and a right hand: lay them as mirror images."
             case What.TEST:
@@ -273,7 +238,9 @@ class BenchWords:
                 for kind, roles in self._slots(letter, step).items():
                     yield f"Cut {kind}: {listed(self.codes(letter, roles))}."
             case What.BAND:
-                yield f"Band the edges marked red on the drawings: {codes}."
+                yield "Band the edges marked red on the drawings."
+                for edging, (banded, _) in self.fetched.bands(letter, step).items():
+                    yield f"{edging[:1].upper()}{edging[1:]}: {listed(banded)}."
                 yield "Trim flush, ease the corner with fine paper."
             case What.PINS | What.BORE:
                 yield from self._bored(letter, step)
@@ -376,7 +343,9 @@ class BenchWords:
                 yield f"{count} × {line}." if count > 1 else f"{line}."
         where = listed(self.codes(letter, step.roles))
         hangs = step.verb is Verb.HANG and not step.puts
-        yield from (hung(row, where) for row in self._hardware(letter, step) if row.put_on is PutOn.ITSELF and hangs)
+        yield from (
+            hung(row, where) for row in self.fetched.hardware(letter, step) if row.put_on is PutOn.ITSELF and hangs
+        )
         driven = [fasteners[t.number] for t in step.does if t.kind is ThingKind.FASTENER]
         yield from self._driven(letter, driven)
         if step.what is What.SLIDES:
@@ -454,7 +423,7 @@ class BenchWords:
         return {material(rack.stock(self.bench.assembly(letter).part(role).goods).stuff).code for letter, role in rows}
 
     def _has(self, letter: str, role: Role) -> bool:
-        return (letter, role) in self._codes
+        return self.fetched.part(letter, role) is not None
 
     def _check(self, job: JobStep) -> str:
         match job.step.what:

@@ -9,7 +9,7 @@ from collections.abc import Iterable, Sequence
 
 from ..assembly.part import CutKind
 from ..assembly.uses import Use
-from ..lengths import Length
+from ..lengths import TICKS_PER_FOOT, TICKS_PER_MM, Length
 from ..stock import Grain
 from ..units import System, Units
 from .listing import Part
@@ -136,6 +136,17 @@ def named(count: int, name: str) -> str:
         return name
     one, sold = _TOGETHER.subn(r"\1", name, count=1)
     return one if sold else _MANY.sub(lambda found: found[1] or found[2], name, count=1)
+
+
+def running(run: int, units: Units) -> str:
+    """Return how far something runs that is sold by its length, in whole feet or metres.
+
+    Args:
+        run: how far, in ticks.
+        units: feet in inches, metres in millimetres.
+    """
+    inch = units.system is System.INCH
+    return f"{-(-run // (TICKS_PER_FOOT if inch else 1000 * TICKS_PER_MM))} {'ft' if inch else 'm'}"
 
 
 def _row(row: HoleRow, units: Units, usual: Length | None = None) -> str:

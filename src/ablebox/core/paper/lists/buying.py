@@ -14,7 +14,8 @@ from ...assembly.role import COUNTERS, Role
 from ...cuts.plan import Plan
 from ...cuts.rips import RipPlan
 from ...hardware import usual
-from ...lengths import TICKS_PER_FOOT, TICKS_PER_MM, Length, inches
+from ...lengths import TICKS_PER_MM, Length, inches
+from ...parts.words import running
 from ...project.placed import FILLER
 from ...shop.boards import board_plans
 from ...shop.made import Made
@@ -47,10 +48,9 @@ def _band_runs(made: Made) -> dict[Edging, int]:
 
 def banding(made: Made) -> list[tuple[str, str]]:
     """Return how much of each edging is needed, waste included, in whole feet or metres."""
-    inch = made.units.system is System.INCH
-    unit = TICKS_PER_FOOT if inch else 1000 * TICKS_PER_MM
-    words = "ft" if inch else "m"
-    return [(edging.name, f"{ceil(run * (1 + BAND_WASTE) / unit)} {words}") for edging, run in _band_runs(made).items()]
+    return [
+        (edging.name, running(ceil(run * (1 + BAND_WASTE)), made.units)) for edging, run in _band_runs(made).items()
+    ]
 
 
 def hardware(made: Made) -> list[tuple[str, int]]:
