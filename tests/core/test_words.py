@@ -28,6 +28,7 @@ from ablebox.core.typed import read_length
 from ablebox.core.units import System, Units
 from tests.designs import any_case, random_ends, random_rack
 from tests.many import many
+from tests.one_pass import unfetched
 from tests.rooms import random_room
 
 Span = tuple[float, float]
@@ -307,10 +308,14 @@ _SEVERAL = "drawers|doors|cases|sheets|boards|parts|pieces|holes|cuts|steps|shel
 
 class Agreement(unittest.TestCase):
     def test_one_of_something_is_called_so(self) -> None:
-        """Snags, their offers, and steps: a 1 stands before no word for several, but where it ends a size; no snag is told twice."""
+        """Snags, their offers, and steps: a 1 stands before no word for several, but where it ends a size; no snag is told twice.
+
+        And all that is bought for every case is fetched at one of its steps.
+        """
         for made in self._projects():
             told = [snag.sentence for snag in snags(made)]
             self.assertEqual(len(told), len(set(told)), made.project.name)
+            self.assertEqual(unfetched(made, bench_of(made)), [], made.project.name)
             for text in self._texts(made):
                 self.assertNotRegex(text, rf"(?<![\d/.] )(?<![\d/.])\b1 (?:[a-z]+ )?(?:{_SEVERAL})\b")
 
