@@ -8,7 +8,6 @@ from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
-from math import hypot
 
 from ...cuts.divide import Board, CutWay
 from ...cuts.plan import CutSheet, Plan
@@ -22,6 +21,7 @@ from ...lengths import TICKS_PER_MM, Length
 from ...parts.listing import Part
 from ...shop.rests import kept
 from ...stock import SheetGoods
+from ..canvas.crossing import cross, from_line, runs_through
 from ..canvas.pdf_canvas import width_of
 from ..canvas.recorded import FIGURE, Box, Words, meet, place
 from .pages import Pages
@@ -312,7 +312,7 @@ class SheetPicture:
             # A line that runs through other things leaves open which of them is meant.
             led = _led((x, y), Words(*spot, code, FIGURE, "ink", True))
             way = abs(spot[0] + long / 2 - x) + abs(spot[1] - y)
-            words_met = sum(_runs_through((x, y), led, box) for box in self.taken)
+            words_met = sum(runs_through((x, y), led, box) for box in self.taken)
             return way + _THROUGH * self._through((x, y), led) + _OVER * words_met
 
         home = Words(x - long / 2, y, code, FIGURE, "ink", True)
@@ -326,10 +326,10 @@ class SheetPicture:
     def _through(self, one: Point, two: Point) -> int:
         """Return how many middles of other pieces and lines to other codes a line runs through."""
         middles = sum(
-            middle != one and _from_line(middle, one, two) < _CLEAR
+            middle != one and from_line(middle, one, two) < _CLEAR
             for middle in (_middle(self._box(spot.x, spot.y, *spot.reach)) for spot in self.sheet.spots)
         )
-        return middles + sum(_cross(one, two, *line) for line in self.leaders)
+        return middles + sum(cross(one, two, *line) for line in self.leaders)
 
     def _column(self, rows: Sequence[tuple[str, float, bool]], x: float, y: float, box: Box) -> bool:
         """Write lines under each other in a rectangle, moved off the rings; return whether there is such a place."""
@@ -380,37 +380,6 @@ def _led(at: Point, words: Words) -> Point:
     return (
         min(max(x, box[0] - 1), box[2] + 1), (box[1] + box[3]) / 2 if beside else min(max(y, box[1]), box[3]),
     )  # fmt: skip
-
-
-def _from_line(at: Point, one: Point, two: Point) -> float:
-    """Return how far a place is from the line between two others."""
-    dx, dy = two[0] - one[0], two[1] - one[1]
-    share = ((at[0] - one[0]) * dx + (at[1] - one[1]) * dy) / max(dx * dx + dy * dy, 1e-9)
-    share = min(max(share, 0.0), 1.0)
-    return hypot(one[0] + share * dx - at[0], one[1] + share * dy - at[1])
-
-
-def _cross(one: Point, two: Point, three: Point, four: Point) -> bool:
-    """Whether the lines between two and two places run through each other."""
-
-    def side(a: Point, b: Point, c: Point) -> bool:
-        return (b[0] - a[0]) * (c[1] - a[1]) > (b[1] - a[1]) * (c[0] - a[0])
-
-    return side(one, two, three) != side(one, two, four) and side(three, four, one) != side(three, four, two)
-
-
-def _runs_through(one: Point, two: Point, box: Box) -> bool:
-    """Whether the line between two places runs through a rectangle."""
-    left, top, right, low = box
-    if (
-        max(one[0], two[0]) < left
-        or min(one[0], two[0]) > right
-        or max(one[1], two[1]) < top
-        or min(one[1], two[1]) > low
-    ):
-        return False
-    corners = ((left, top), (right, low)), ((left, low), (right, top))
-    return (left < one[0] < right and top < one[1] < low) or any(_cross(one, two, *line) for line in corners)
 
 
 def ring_of(n: int) -> float:
