@@ -11,6 +11,7 @@ from random import Random
 from typing import Any
 
 from ablebox.core.assembly.check import check
+from ablebox.core.assembly.fastener import FastenerKind
 from ablebox.core.assembly.fitting import FittingKind
 from ablebox.core.assembly.part import Assembly, CutKind, Face
 from ablebox.core.assembly.proof import Fault
@@ -24,6 +25,7 @@ from ablebox.core.cabinet.kinds import KINDS, starting_case
 from ablebox.core.cabinet.places import at
 from ablebox.core.case.back_none import NoBack
 from ablebox.core.case.counter.sheet_top import SheetTop
+from ablebox.core.case.frame.face_frame import FaceFrame
 from ablebox.core.case.inside.layout import Bay
 from ablebox.core.cuts.checker import check as check_plan
 from ablebox.core.cuts.plan import Plan
@@ -33,6 +35,7 @@ from ablebox.core.fronts.cell.appliance import ApplianceSpace
 from ablebox.core.fronts.cell.door import Door
 from ablebox.core.fronts.cell.drawer import Drawer
 from ablebox.core.fronts.cell.false_front import FalseFront
+from ablebox.core.fronts.cell.flap import Flap
 from ablebox.core.fronts.cell.inner import InnerDrawers
 from ablebox.core.fronts.cell.pull_out_front import PullOutFront
 from ablebox.core.fronts.cell.racks import DoorRacks
@@ -162,6 +165,31 @@ class ByHand(unittest.TestCase):
                     self.assertEqual(meets, spare < 0, (place, eighths, spare))
                     seen.add(meets)
             self.assertEqual(seen, {True, False}, place)
+
+    def test_hardware_of_flaps_holds_on_to_a_face_frame(self) -> None:
+        """Over the frame they are screwed to its edge; where the front fills its opening, to the bottom flush with it (common practice)."""
+        for fit, way, wood in ((Overlay(), "up", "frame.rail.top"), (Inset(), "down", "bottom")):
+            case = starting_case("A", "base", System.INCH)
+            case = replace(case, frame=FaceFrame(), inside=Bay(), fronts=FaceFronts(fit, face=Flap(way)))
+            made = Made(replace(new_project(), cases=(case,)))
+            assembly = made.assembly("A")
+            self.assertEqual((made.flaws, made.findings("A"), assembly.wanting), ([], [], ()), way)
+            hinges = [each for each in assembly.fittings if each.kind is FittingKind.FLAP_HINGE]
+            self.assertEqual(len(hinges), 2)
+            self.assertTrue(all(wood in each.holds and len(each.holds) == 2 for each in hinges), (way, hinges))
+            screws = [
+                each for each in assembly.fasteners if each.into == wood and each.kind is FastenerKind.FITTING_SCREW
+            ]
+            self.assertEqual(len(screws), 4)
+            part = assembly.part(wood)
+            for each in screws:
+                # Its head lies on the hinge's metal, 1.2 mm.
+                off = part.box.low[2] - each.head[2] if way == "up" else each.head[2] - part.box.high[2]
+                self.assertEqual(off, millimetres("1.2").ticks)
+                if way == "up":
+                    self.assertEqual(each.head[1], sum(part.box.span(1)) // 2)
+            supports = [each for each in assembly.fittings if each.kind is FittingKind.FLAP_SUPPORT]
+            self.assertTrue(supports and all(len(each.holds) == 2 for each in supports), way)
 
     def test_fronts_in_their_opening_bring_what_they_need_set_back(self) -> None:
         """Every kind with fronts, made inset or lipped: what is behind goes back by what is inside and 1/8 in (common practice)."""

@@ -24,6 +24,7 @@ from ablebox.core.assembly.uses import Use
 from ablebox.core.cuts.plan import Plan
 from ablebox.core.drawing.shapes import Dimension
 from ablebox.core.errors import AbleBoxError
+from ablebox.core.jigs.settings import settings
 from ablebox.core.lengths import inches
 from ablebox.core.paper.book.chapter import Chapter, chapters
 from ablebox.core.paper.book.families import families
@@ -40,6 +41,7 @@ from ablebox.core.paper.labels.labels import labels
 from ablebox.core.paper.lists.buying import banding, hardware, sheets_to_buy
 from ablebox.core.paper.lists.cut_list import as_text
 from ablebox.core.paper_book import PaperBook
+from ablebox.core.parts.words import drill
 from ablebox.core.project.files import load
 from ablebox.core.project.json_format import from_text
 from ablebox.core.project.tree import new_project
@@ -261,6 +263,20 @@ class Book(Demo):
             self.assertEqual(sorted(headings), sorted(alone))
         self.assertGreater(joined, 30)
         self.assertGreater(listed, 5)
+
+    def test_settings_that_are_told_once_leave_nothing_out(self) -> None:
+        for name in ("heron-house", "mill-pantry"):
+            made = Made(load(demo.path_of(name)).project)
+            pages = book_pages(made, {}, Wanted(chapters=(Chapter.MACHINE,)))
+            told = " ".join(words.text for page in pages for words in page.words)
+            rows = settings([case for case, _ in made.built], made.assemblies)
+            for row in rows:
+                for size in row.sizes:
+                    value = drill(size.length, made.units) if size.bit else made.units.write(size.length)
+                    self.assertIn(f"{size.words} {value}", told, (name, row.cases))
+                if len([each for each in rows if each.kind is row.kind]) > 1:
+                    self.assertIn(f"{', '.join(row.cases)}:", told)
+            self.assertGreater(len(rows), 3)
 
     def test_chapters_cases_sizes_and_the_same_bytes(self) -> None:
         wanted = Wanted(paper("a3-across"), "2026-12-05", chapters(["bench", "sheets"]), ("B",))
