@@ -14,7 +14,7 @@ from dataclasses import dataclass
 from ..assembly.part import Assembly
 from ..lengths import Length, inches
 from ..project.tree import Project
-from .settings import Setting, SettingKind, settings
+from .settings import Setting, SettingKind, by_letter, settings
 
 #: How wide a block is, and how long a shim (common practice).
 _WIDE, _SHIM_LONG = inches(3), inches(6)
@@ -71,7 +71,7 @@ def _uses(lines: Sequence[Setting]) -> tuple[str, ...]:
     letters: dict[SettingKind, dict[str, None]] = {}
     for line in lines:
         letters.setdefault(line.kind, {}).update(dict.fromkeys(line.cases))
-    return tuple(f"{kind.value}, {', '.join(cases)}" for kind, cases in letters.items())
+    return tuple(f"{kind.value}, {', '.join(by_letter(cases))}" for kind, cases in letters.items())
 
 
 def blocks(project: Project, assemblies: Sequence[Assembly]) -> list[Block]:

@@ -7,7 +7,7 @@ slide's lower edge, the next ones as high as what is left between two slides, pi
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass
 from enum import Enum
 from itertools import pairwise
@@ -87,8 +87,13 @@ def settings(cases: Sequence[Case], assemblies: Sequence[Assembly]) -> list[Sett
             if assembly.letter not in letters:
                 letters.append(assembly.letter)
     order = list(SettingKind)
-    lines = [Setting(kind, tuple(letters), sizes) for (kind, sizes), letters in found.items()]
+    lines = [Setting(kind, by_letter(letters), sizes) for (kind, sizes), letters in found.items()]
     return sorted(lines, key=lambda line: order.index(line.kind))
+
+
+def by_letter(letters: Iterable[str]) -> tuple[str, ...]:
+    """Return the letters of cases in their order, each once."""
+    return tuple(sorted(set(letters), key=lambda letter: (len(letter), letter)))
 
 
 _Row = tuple[SettingKind, tuple[Size, ...]]

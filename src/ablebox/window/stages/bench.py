@@ -174,15 +174,15 @@ class BenchStage(StepsStage):
     def refresh(self) -> None:
         """Show the step in view."""
         job = self.job
-        self.gate.setVisible(job is not None and job.step.gate is not Gate.NONE)
+        dayed = job is not None and self._card == "days"
+        gate = lines(self.bench, job.letters[0], job.step) if job is not None and not dayed else []
+        self.gate.setVisible(bool(gate))
         for button in self._buttons.values():
             button.setEnabled(job is not None)
-        dayed = job is not None and self._card == "days"
         for each in (self.drawing, self.wire):
             each.setVisible(not dayed)
         self.days.sheet.setVisible(dayed)
         if dayed and job is not None:
-            self.gate.hide()
             heading, under = self.days.show(self.bench, job.n)
             self.heading.set_text(heading)
             self.under.set_text(under)
@@ -204,8 +204,8 @@ class BenchStage(StepsStage):
         lies = _LIES.get(step.lies, "stands") if bench.is_case(letter) else "on the bench"
         self.under.set_text(f"{lies} · {said.tools} · about {said.minutes} minutes · sizes in {unit}")
         self.drawing.show_drawing(self._picture(job))
-        if step.gate is not Gate.NONE:
-            rows = [(row.place, words.gate_line(letter, step, row), row.done) for row in lines(bench, letter, step)]
+        if gate:
+            rows = [(row.place, words.gate_line(letter, step, row), row.done) for row in gate]
             self.gate.show_gate(f"{gate_title(step.gate)}, case {letter}", rows)
         tickets = [
             Ticket(

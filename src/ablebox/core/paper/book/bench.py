@@ -118,7 +118,8 @@ def _told(book: Pages, words: BenchWords, letter: str, step: Step, number: int) 
     if step.gate is not Gate.NONE:
         rows = Counter(words.gate_line(letter, step, row) for row in lines(bench, letter, step))
         # Steps that are called the same stand on one line, with how many they are.
-        gate = (gate_title(step.gate), *(f"{text} ×{count}" if count > 1 else text for text, count in rows.items()))
+        if rows:
+            gate = (gate_title(step.gate), *(f"{text} ×{count}" if count > 1 else text for text, count in rows.items()))
     sentences = [sentence(text) for text in said.do]
     wait = sentence(said.wait[:1].upper() + said.wait[1:]) if said.wait else ""
     came_out = []
