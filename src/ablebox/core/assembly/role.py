@@ -121,6 +121,10 @@ COUNTERS = frozenset({PartKind.COUNTER, PartKind.STRIP, PartKind.SPLASH})
 BASES = frozenset({PartKind.BASE, PartKind.RUNG, PartKind.BASE_BLOCK})
 #: What makes up a face frame.
 FRAMES = frozenset({PartKind.FRAME_STILE, PartKind.FRAME_RAIL, PartKind.MID_STILE, PartKind.MID_RAIL})
+#: What stands upright in a face frame, a neighbour's stile that it shares as well.
+STILES = frozenset({PartKind.FRAME_STILE, PartKind.MID_STILE, PartKind.NEIGHBOURS_STILE})
+#: What closes an opening of the face.
+FRONTS = frozenset({PartKind.DOOR, PartKind.FLAP, PartKind.DRAWER_FRONT, PartKind.FALSE_FRONT})
 
 
 class Role(str):

@@ -20,6 +20,10 @@ from .verb import What
 
 #: Of what is sold as several members, those that are hung first.
 _FIRST = (FittingKind.SLIDE_CASE, FittingKind.HINGE_CUP)
+#: Members that are hung by steps of their own.
+_HUNG_APART = frozenset({
+    FittingKind.SLIDE_CASE, FittingKind.SLIDE_BOX, FittingKind.SLIDE_LOCK, FittingKind.HINGE_CUP, FittingKind.HINGE_PLATE,
+})  # fmt: skip
 #: With which step goes what does not stand in space.
 _WITH = {
     PutOn.LEAF: What.LEAVES, PutOn.PLATES: What.PLATES, PutOn.DOOR: What.DOORS, PutOn.FRONT: What.FRONTS, PutOn.PULLS: What.PULLS,
@@ -68,12 +72,6 @@ def hardware_at(assembly: Assembly, steps: Sequence[Step]) -> dict[str, list[Hun
     for key, row in _others(assembly, steps):
         found.setdefault(key, []).append(row)
     return found
-
-
-#: Members that are hung by steps of their own.
-_HUNG_APART = frozenset({
-    FittingKind.SLIDE_CASE, FittingKind.SLIDE_BOX, FittingKind.SLIDE_LOCK, FittingKind.HINGE_CUP, FittingKind.HINGE_PLATE,
-})  # fmt: skip
 
 
 def _first(name: str, members: Counter[tuple[str, FittingKind]]) -> FittingKind:

@@ -12,7 +12,7 @@ import numpy as np
 
 from ..assembly.fitting import Fitting, FittingKind
 from ..assembly.put_on import PutOn
-from ..assembly.role import PartKind, Role
+from ..assembly.role import FRONTS, PartKind, Role
 from ..order.finish import Finish
 from ..order.order import Order
 from ..order.pins import Pins
@@ -30,7 +30,6 @@ from .verb import Verb, What
 #: After all else at its time.
 _LAST = 2**31
 _DOORS = frozenset({PartKind.DOOR, PartKind.FLAP})
-_FRONTS = _DOORS | {PartKind.DRAWER_FRONT, PartKind.FALSE_FRONT}
 #: How the keys of both diagonals end.
 DIAGONALS = ("diagonal.rising", "diagonal.falling")
 #: Hardware that is screwed to a door while that lies on the bench.
@@ -78,7 +77,7 @@ class _Work:
         #: What is cut and machined to openings as they came out: boxes, what divides them, and fronts.
         self.to_openings = {
             role for role, unit in self.unit_of.items()
-            if unit.kind is UnitKind.BOX or role.whole.kind in _FRONTS or role.kind in (PartKind.BOX_ALONG, PartKind.BOX_ACROSS)
+            if unit.kind is UnitKind.BOX or role.whole.kind in FRONTS or role.kind in (PartKind.BOX_ALONG, PartKind.BOX_ACROSS)
         }  # fmt: skip
         #: Fasteners of hardware, by the number of the hardware.
         self.screws: dict[int, list[int]] = {}
@@ -385,7 +384,7 @@ class _Work:
         }
         if any(item.put_on is PutOn.RUNNING and item.count for item in self.assembly.bought):
             # Once everything is hung; where fronts are hung in the room, there.
-            fronts = {put_key(unit) for unit in self.units if unit.roles[0].whole.kind in _FRONTS}
+            fronts = {put_key(unit) for unit in self.units if unit.roles[0].whole.kind in FRONTS}
             phase = front_phase(self.order, Phase.DIVIDERS)
             yield Item(phase, _LAST, What.LATCHES, Verb.HANG, after=ends | fronts, key="latches")
         yield Item(Phase.CHECK, 0, What.CHECK, Verb.CHECK, after=ends, key="check")

@@ -9,7 +9,7 @@ from itertools import combinations
 
 from ..assembly.fitting import FittingKind
 from ..assembly.part import Assembly, Face, Placed
-from ..assembly.role import BOXES, PartKind
+from ..assembly.role import BOXES, FRONTS, PartKind
 from ..assembly.solid import Box, volume_left
 from ..case import cutouts, sides
 from ..case.back_none import NoBack
@@ -206,13 +206,13 @@ def _runs_free(shell: Shell, work: Work) -> None:
         for part in work.parts if words else ():
             others = part.role.whole.kind in BOXES and part.role.whole not in {role.whole for role in each.holds}
             slid_into = others and each.kind is FittingKind.SLIDE_BOX
-            stands = part.role.kind in _STANDS or part.role.whole.kind in _LEAVES
+            stands = part.role.kind in _STANDS or part.role.whole.kind in FRONTS
             if each.kind is not FittingKind.ROD and not stands and not slid_into:
                 continue
-            cuts = [cut.box for cut in work.cuts.get(part.role, ())] if part.role.whole.kind in _LEAVES else []
+            cuts = [cut.box for cut in work.cuts.get(part.role, ())] if part.role.whole.kind in FRONTS else []
             met = part.box.meets(each.box) and volume_left(part.box.meet(each.box), cuts)
             if met and part.role not in each.holds:
-                way_on = "Set it back." if part.role.whole.kind in _LEAVES else "Move one of them."
+                way_on = "Set it back." if part.role.whole.kind in FRONTS else "Move one of them."
                 raise shell.refuse(words or "", f"it would run where the {part.name} is", way_on)
 
 
@@ -222,7 +222,6 @@ _STANDS = frozenset(
     {PartKind.FALSE_BOTTOM, PartKind.SLOPING_SHELF, PartKind.DIVIDER, PartKind.PULL_OUT, PartKind.SHELF}
 )
 #: What may stand in its opening, where a slide that begins at the case's front meets it.
-_LEAVES = frozenset({PartKind.DOOR, PartKind.FLAP, PartKind.DRAWER_FRONT, PartKind.FALSE_FRONT})
 
 
 def _keep_apart(shell: Shell, before: tuple[Placed, ...], fronts: Work) -> None:

@@ -11,7 +11,7 @@ from functools import cached_property
 from ..assembly.fastener import Fastener
 from ..assembly.part import CutKind
 from ..assembly.put_on import PutOn
-from ..assembly.role import FRAMES, PartKind, Role
+from ..assembly.role import FRAMES, FRONTS, PartKind, Role
 from ..assembly.uses import Use
 from ..bench.bench import Bench, JobStep
 from ..bench.by_piece import CALLED
@@ -60,7 +60,6 @@ _TOOLS = {
 }  # fmt: skip
 #: What is done to the parts of the case and, later, to those of boxes and fronts.
 _OF_LOTS = frozenset({What.SAW, What.MARK, What.TEST, What.MACHINE, What.BAND, What.PINS, What.BORE, What.PREFINISH})
-_FRONTS = frozenset({PartKind.DOOR, PartKind.FLAP, PartKind.DRAWER_FRONT, PartKind.FALSE_FRONT})
 _IN_DADOES = (PartKind.BOTTOM, PartKind.FIXED_SHELF, PartKind.PARTITION)
 #: What is put together lying flat.
 _FLAT = frozenset({What.FRAME_MADE, What.LEAVES, What.COUNTER_MADE})
@@ -112,7 +111,7 @@ class StepWords:
 
 def title_of(step: Step) -> str:
     """Return what a step is called."""
-    if step.what in _OF_LOTS and step.roles and all(role.of is not None or role.kind in _FRONTS for role in step.roles):
+    if step.what in _OF_LOTS and step.roles and all(role.of is not None or role.kind in FRONTS for role in step.roles):
         return f"{TITLES[step.what]}: fronts"
     return TITLES[step.what]
 

@@ -55,11 +55,9 @@ class Fetched:
     def bands(self, letter: str, step: Step) -> dict[str, tuple[list[str], int]]:
         """Return which parts get each edging at a step, by its name, and how far it runs on them, in ticks."""
         found: dict[str, tuple[list[str], int]] = {}
-        for role in step.roles:
-            part = self.part(letter, role)
-            for band in part.bands if part is not None else ():
+        for part in filter(None, (self.part(letter, role) for role in step.roles)):
+            for band in part.bands:
                 codes, run = found.get(band.edging.name, ([], 0))
-                assert part is not None
                 found[band.edging.name] = (list(dict.fromkeys([*codes, part.code])), run + band.run.ticks)
         return found
 

@@ -15,7 +15,7 @@ from enum import Enum
 import numpy as np
 
 from ..assembly.part import Assembly, Face, Placed
-from ..assembly.role import BASES, BOXES, COUNTERS, PartKind
+from ..assembly.role import BASES, BOXES, COUNTERS, FRONTS, PartKind
 from ..assembly.solid import Box
 from ..case.end.undecided import Undecided
 from ..coats.book import CoatBook, Sight
@@ -26,7 +26,6 @@ from ..shop.made import Made
 
 #: Nobody looks down on what is higher than this (common practice: eyes are at about 64 in).
 _EYES = inches(66)
-_FRONTS = frozenset({PartKind.DOOR, PartKind.FLAP, PartKind.DRAWER_FRONT, PartKind.FALSE_FRONT})
 #: Squared millimetres below which a face is none: a strip a hair wide, of our own.
 _NONE = 100.0
 
@@ -80,7 +79,7 @@ class _Faces:
         self.low = np.array([part.box.low for part in assembly.parts], np.int64).reshape(-1, 3)
         self.high = np.array([part.box.high for part in assembly.parts], np.int64).reshape(-1, 3)
         #: Fronts stand open when their insides are finished, and hide nothing.
-        self.hides = np.array([part.role.whole.kind not in _FRONTS for part in assembly.parts], np.bool_)
+        self.hides = np.array([part.role.whole.kind not in FRONTS for part in assembly.parts], np.bool_)
         self.ends = {side: look(self.case, side, made.run.ends) for side in SIDES}
         place = made.place(self.letter)
         self.wall = place is not None or self.case.in_alcove
@@ -117,7 +116,7 @@ class _Faces:
     def _where(self, part: Placed, axis: int, sign: int) -> Where:
         """Return where a face looks, from the design."""
         whole = part.role.whole.kind
-        if whole in _FRONTS:
+        if whole in FRONTS:
             return Where.INSIDE if (axis, sign) == (1, 1) else Where.SEEN
         if whole in BOXES or part.role.kind in (PartKind.PACKER, PartKind.CLEAT):
             return Where.INSIDE

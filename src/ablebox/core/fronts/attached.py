@@ -8,7 +8,7 @@ from collections.abc import Iterable
 from ..assembly.fastener import FastenerKind, Point
 from ..assembly.fitting import Fitting, FittingKind
 from ..assembly.part import Face, Placed, Want, Wanting
-from ..assembly.role import FRAMES, PartKind
+from ..assembly.role import FRAMES, STILES, PartKind
 from ..assembly.solid import Box
 from ..case.shell import Work
 from ..fastening.screwed_on import METAL, screwed_on
@@ -22,7 +22,6 @@ _BESIDE = millimetres(13).ticks
 _BEHIND = millimetres(9).ticks
 _UPRIGHTS = frozenset({PartKind.SIDE, PartKind.PARTITION})
 _LEVELS = frozenset({PartKind.TOP, PartKind.BOTTOM, PartKind.FIXED_SHELF, PartKind.STRETCHER})
-_STILES = frozenset({PartKind.FRAME_STILE, PartKind.MID_STILE, PartKind.NEIGHBOURS_STILE})
 _RAILS = frozenset({PartKind.FRAME_RAIL, PartKind.MID_RAIL})
 
 
@@ -120,12 +119,21 @@ def first_free(
     return None
 
 
+def leaf_at(work: Work, leaf: Leaf, x: int, z: int) -> Placed | None:
+    """Return the part of a front that is before a place at its back; ``None`` if none of its parts reaches back so far there."""
+    return next(
+        (part for part in work.parts if part.role.whole == leaf.role and part.box.high[1] == leaf.back.ticks
+         and part.box.low[0] <= x <= part.box.high[0] and part.box.low[2] <= z <= part.box.high[2]),
+        None,
+    )  # fmt: skip
+
+
 def _best(found: Iterable[tuple[int, Placed]], back: int) -> Placed | None:
     """Return what is nearest; of what is as near the frame, but what is behind it where the front fills its opening."""
 
     def rank(each: tuple[int, Placed]) -> tuple[int, int]:
         off, part = each
-        return off, 1 if part.role.kind not in FRAMES else 2 if part.box.high[1] <= back else 0
+        return off, 1 if part.role.kind not in FRAMES | STILES else 2 if part.box.high[1] <= back else 0
 
     near = min(found, key=rank, default=None)
     return near[1] if near is not None and near[0] <= _BESIDE else None
@@ -145,7 +153,7 @@ def beside(face: FaceContext, right: bool, at: int, level: int, back: int) -> Pl
         (abs((part.box.low[0] if right else part.box.high[0]) - at), part)
         for part in face.parts
         if part.straight is None and part.box.low[2] <= level <= part.box.high[2]
-        and ((part.role.kind in _UPRIGHTS and part.axes[2] == 0) or part.role.kind in _STILES)
+        and ((part.role.kind in _UPRIGHTS and part.axes[2] == 0) or part.role.kind in STILES)
     ]  # fmt: skip
     return _best(found, back)
 

@@ -14,7 +14,7 @@ from ..assembly.fastener import Fastener, FastenerKind
 from ..assembly.fitting import Fitting, FittingKind
 from ..assembly.part import Face, Hand, Holes, Placed, Want, Wanting
 from ..assembly.put_on import PutOn
-from ..assembly.role import PartKind
+from ..assembly.role import STILES, PartKind
 from ..assembly.solid import Box
 from ..assembly.uses import Use
 from ..case.shell import Work
@@ -43,7 +43,6 @@ _APART = millimetres(70)
 _BESIDE = millimetres(13)
 #: Where hinges on the back of a stile are screwed, from its edge.
 _BEHIND = millimetres(9)
-_STILES = (PartKind.FRAME_STILE, PartKind.MID_STILE, PartKind.NEIGHBOURS_STILE)
 
 
 def hang(
@@ -153,7 +152,7 @@ class _Hung:
         for part in self.face.parts:
             low, high = part.box.span(2)
             beside = (part.box.low[0] - at) if self.right else (at - part.box.high[0])
-            if part.role.kind in _STILES and abs(beside) < millimetres(2).ticks and low <= middle <= high:
+            if part.role.kind in STILES and abs(beside) < millimetres(2).ticks and low <= middle <= high:
                 return part
         for part in self.face.parts:
             if part.role.kind is PartKind.SIDE and part.axes[2] == 1 and part.box.low[0] < at < part.box.high[0]:

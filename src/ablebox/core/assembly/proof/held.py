@@ -14,7 +14,7 @@ import numpy as np
 from ..fastener import FastenerKind
 from ..fitting import FittingKind
 from ..part import Assembly
-from ..role import PartKind, Role
+from ..role import FRONTS, PartKind, Role
 from ..uses import Use
 from .finding import Fault, Finding
 from .wood import LEAN, TICKS, TOUCH, Solid, mm, within
@@ -69,7 +69,6 @@ def hung(assembly: Assembly) -> Iterator[Finding]:
 
 #: What joins a front to its case.
 _JOINS = frozenset({FittingKind.FLAP_HINGE, FittingKind.FLAP_SUPPORT, FittingKind.CLIP})
-_LEAVES = frozenset({PartKind.DOOR, PartKind.FLAP, PartKind.DRAWER_FRONT, PartKind.FALSE_FRONT})
 
 
 def joined(assembly: Assembly) -> Iterator[Finding]:
@@ -82,7 +81,7 @@ def joined(assembly: Assembly) -> Iterator[Finding]:
             continue
         low, high = mm(fitting.box.low), mm(fitting.box.high)
         sides = {
-            role.whole.kind in _LEAVES
+            role.whole.kind in FRONTS
             for each in assembly.fasteners
             if each.kind is FastenerKind.FITTING_SCREW and within(mm(each.head), low, high) >= -_NEARBY
             for role in (*each.through, each.into)

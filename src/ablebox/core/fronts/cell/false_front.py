@@ -6,14 +6,14 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 
 from ...assembly.fitting import FittingKind
-from ...assembly.part import Face, Placed
+from ...assembly.part import Face
 from ...assembly.role import PartKind
 from ...assembly.solid import Box
 from ...case.fields import check_names, one_of
 from ...case.shell import Work
 from ...lengths import millimetres
 from ..area import Area
-from ..attached import attach, beside, first_free, over
+from ..attached import attach, beside, first_free, leaf_at, over
 from ..fit.choice import OwnFit
 from ..fit.same import LikeOthers
 from ..leaf import Leaf
@@ -71,7 +71,7 @@ class FalseFront:
             if free is None:
                 continue
             level, box = free
-            front = self._behind(work, leaf, at, level)
+            front = leaf_at(work, leaf, at, level)
             y = max(back, face.shell.front.ticks) + size // 2
             upright = beside(face, is_right, x, level, back)
             if upright is None and self._on_a_level(face, work, leaf, area, at):
@@ -89,7 +89,7 @@ class FalseFront:
             wood = over(face, upper, edge, at, back)
             zs = sorted((edge, edge - size if upper else edge + size))
             box = Box((at - half, back, zs[0]), (at + half, back + size, zs[1]))
-            front = self._behind(work, leaf, at, sum(zs) // 2)
+            front = leaf_at(work, leaf, at, sum(zs) // 2)
             if wood is None or front is None or any(part.box.meets(box) for part in face.parts):
                 continue
             y = max(back, face.shell.front.ticks) + half
@@ -98,14 +98,6 @@ class FalseFront:
             ))  # fmt: skip
             return True
         return False
-
-    def _behind(self, work: Work, leaf: Leaf, x: int, z: int) -> Placed | None:
-        """Return the part of the front whose back is at a place."""
-        return next(
-            (part for part in work.parts if part.role.whole == leaf.role and part.box.high[1] == leaf.back.ticks
-             and part.box.low[0] <= x <= part.box.high[0] and part.box.low[2] <= z <= part.box.high[2]),
-            None,
-        )  # fmt: skip
 
 
 #: How large a clip is (common practice).

@@ -10,7 +10,7 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 
 from ...assembly.fitting import FittingKind
-from ...assembly.part import Face, Placed
+from ...assembly.part import Face
 from ...assembly.role import PartKind
 from ...assembly.solid import Box
 from ...case.fields import check_names, one_of, option
@@ -18,7 +18,7 @@ from ...case.shell import Shell, Work
 from ...hardware import Hardware
 from ...lengths import Length, millimetres
 from ..area import Area
-from ..attached import attach, beside, first_free, over
+from ..attached import attach, beside, first_free, leaf_at, over
 from ..fit.choice import OwnFit
 from ..fit.same import LikeOthers
 from ..leaf import Leaf
@@ -94,7 +94,7 @@ class Flap:
             if free is None:
                 continue
             x, box = free
-            door = self._at(work, leaf, x, edge + away * _ON.ticks, back)
+            door = leaf_at(work, leaf, x, edge + away * _ON.ticks)
             level = over(face, upper, edge, x, back)
             off = half // 2
             attach(face, work, leaf, area.path, FittingKind.FLAP_HINGE, "hinges for flaps", box, (
@@ -114,19 +114,11 @@ class Flap:
             at, box = free
             upright = beside(face, is_right, x, at, back)
             y = inner + _DEEP.ticks
-            door = self._at(work, leaf, x + inward * _ON.ticks, at, back)
+            door = leaf_at(work, leaf, x + inward * _ON.ticks, at)
             attach(face, work, leaf, area.path, FittingKind.FLAP_SUPPORT, support, box, (
                 (upright, Face.LEFT if is_right else Face.RIGHT, [(0, y, at + by) for by in (-_ON.ticks, _ON.ticks)]),
                 (door, Face.BACK, [(x + inward * _ON.ticks, 0, at)]),
             ))  # fmt: skip
-
-    def _at(self, work: Work, leaf: Leaf, x: int, z: int, back: int) -> Placed | None:
-        """Return the part of the flap whose back is at a place."""
-        return next(
-            (part for part in work.parts if part.role.whole == leaf.role and part.box.high[1] == back
-             and part.box.low[0] <= x <= part.box.high[0] and part.box.low[2] <= z <= part.box.high[2]),
-            None,
-        )  # fmt: skip
 
 
 #: Hinges of flaps: how far in from its ends, how far from its edge they are screwed on, how wide and deep they are (common practice).

@@ -141,8 +141,8 @@ class _Rows:
         fasteners = {each.name for _, assembly in self.made.built for each in assembly.fasteners}
         fasteners |= {joined.fastener.name for joined in self.made.joined}
         hung = {
-            letter: hardware_at(self.bench.assembly(letter), self.bench.case(letter).steps)
-            for job in self.open for letter in job.letters if self.bench.is_case(letter)
+            case.letter: hardware_at(self.bench.assembly(case.letter), case.steps)
+            for case in self.bench.cases if self.bench.is_case(case.letter)
         }  # fmt: skip
         for job in self.open:
             for letter, step in job.rows:
