@@ -11,14 +11,11 @@ from math import hypot
 from pypdf import PdfReader
 
 from ablebox.cli import demo
-from ablebox.core.cuts.rips import RipPlan
 from ablebox.core.paper.canvas.paper_size import paper
 from ablebox.core.paper.full_size.drilling import drilling
 from ablebox.core.paper.full_size.story_sticks import story_sticks
 from ablebox.core.paper.full_size.templates import templates
-from ablebox.core.paper.lists.board_words import rip_words
 from ablebox.core.project.files import load
-from ablebox.core.shop.boards import board_plans
 from ablebox.core.shop.made import Made
 from tests.paper_read import faults
 from tests.tables import rows
@@ -129,27 +126,3 @@ class FullSize(unittest.TestCase):
         for page in found:
             self.near(page.lengths(), check, "check line")
         self.assertTrue(any("begins" in text for text in texts))
-
-
-class BoardsInWords(unittest.TestCase):
-    def test_every_piece_is_named_where_it_comes_from(self) -> None:
-        project = made("heron-house")
-        plans = board_plans(project)
-        self.assertTrue(plans)
-        for _, plan in plans:
-            assert isinstance(plan, RipPlan)
-            said: list[str] = []
-            for number, board in enumerate(plan.boards, start=1):
-                lines = rip_words(number, board, plan, project.units.write)
-                self.assertTrue(lines[0].startswith(f"{number}. {board.plank.code}, "))
-                self.assertEqual(len(lines), len(board.strips) + (len(board.strips) > 1))
-                for strip, line in zip(board.strips, lines[-len(board.strips) :], strict=True):
-                    self.assertEqual(
-                        f"rip {project.units.write(type(project.units.step)(strip.width))}" in line,
-                        strip.width < board.plank.width,
-                    )
-                    said += [stick.code for stick in strip.cut.sticks if stick.code in line]
-            planned = sorted(
-                stick.code for board in plan.boards for strip in board.strips for stick in strip.cut.sticks
-            )
-            self.assertEqual(sorted(said), planned)

@@ -49,10 +49,12 @@ from ablebox.core.shop.batches import numbers_of
 from ablebox.core.shop.made import Made
 from ablebox.core.shop.on_sheets import pieces_in
 from ablebox.core.shop.plans import plan_all, verdict
+from ablebox.core.stock import BoardGoods
 from ablebox.core.units import System
 from tests.designs import any_case, random_rack
 from tests.many import TIMES, many
 from tests.paper_read import faults
+from tests.ripper import ripped
 from tests.rooms import random_room
 from tests.scissors import cut_out
 
@@ -160,6 +162,36 @@ class Book(Demo):
                 shared += "; " in title
         self.assertGreater(sheets, 8)
         self.assertGreater(shared, 0, "two small orders on one page")
+
+    def test_boards_are_cut_by_their_page_alone(self) -> None:
+        """Somebody with the page only (``tests/ripper``): every piece comes out as long and wide as the list of parts wants it."""
+        cut = joined = 0
+        for name, on, planing in (
+            ("heron-house", "letter", 0),
+            ("lantern-yard", "a4", 0),
+            ("heron-house", "letter", 1),
+            *((name, "legal", i % 2) for i, name in enumerate(demo.names() if TIMES > 1 else ())),
+        ):
+            project = load(demo.path_of(name)).project
+            more = {"extra_length": inches(planing), "extra_width": inches(f"{planing}/4")}
+            rack = replace(project.rack, boards=tuple(replace(goods, **more) for goods in project.rack.boards))
+            made = Made(replace(project, rack=rack))
+            pages = book_pages(made, {}, Wanted(paper(on), chapters=(Chapter.BOARDS,)))
+            write = made.units.write
+            planks = {board.name: write(board.width) for goods in rack.boards for board in goods.boards}
+            found = ripped([page for page in pages if page.title == "Boards"], planks)
+            for part in made.parts:
+                if isinstance(part.goods, BoardGoods):
+                    wide = part.cut_width.length
+                    width = write(wide + more["extra_width"]) + (f" → {write(wide)}" if planing else "")
+                    for piece in part.pieces:
+                        told = found.pop(piece)
+                        self.assertEqual(told, (write(part.cut_length.length + more["extra_length"]), width), piece)
+                        cut, joined = cut + 1, joined + bool(planing)
+            self.assertEqual(found, {})
+            self.assertEqual(faults(pdf_of(pages, "x")), [], (name, on))
+        self.assertGreater(cut, 150)
+        self.assertGreater(joined, 60)
 
     def test_what_reads_pages_finds_what_is_wrong_with_them(self) -> None:
         page = Page((612, 792), "cover", "x")

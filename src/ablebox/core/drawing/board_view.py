@@ -14,7 +14,7 @@ from .shapes import Area, Drawing, Label
 _ABOVE = 70.0
 
 
-def board_view(goods: BoardGoods, plan: RipPlan, units: Units, kerf: int, only: int = 0, wider: float = 1.0) -> Drawing:
+def board_view(goods: BoardGoods, plan: RipPlan, units: Units, kerf: int) -> Drawing:
     """Return all boards of one kind.
 
     Args:
@@ -22,26 +22,20 @@ def board_view(goods: BoardGoods, plan: RipPlan, units: Units, kerf: int, only: 
         plan: what is cut from which board.
         units: how sizes are written.
         kerf: width of a cut, in ticks.
-        only: number of the only board that is drawn, from 1; 0 for all.
-        wider: how much wider than they are boards are drawn, so that a code stands in a narrow strip.
     """
     drawing = Drawing(f"boards of {goods.name}")
     low = 0.0
     # Nothing to be seen: keeps the words above the first board on the drawing.
     drawing.add(Area(0, 0, 1, 1, "", ""))
     for number, board in enumerate(plan.boards, start=1):
-        if only not in (0, number):
-            continue
-        low -= board.plank.width / TICKS_PER_MM * wider + _ABOVE
-        _board(drawing, number, board, low, units, kerf, plan, wider)
+        low -= board.plank.width / TICKS_PER_MM + _ABOVE
+        _board(drawing, number, board, low, units, kerf, plan)
     return drawing
 
 
-def _board(
-    drawing: Drawing, number: int, board: Ripped, low: float, units: Units, kerf: int, plan: RipPlan, wider: float
-) -> None:
+def _board(drawing: Drawing, number: int, board: Ripped, low: float, units: Units, kerf: int, plan: RipPlan) -> None:
     plank = board.plank
-    length, width = plank.length / TICKS_PER_MM, plank.width / TICKS_PER_MM * wider
+    length, width = plank.length / TICKS_PER_MM, plank.width / TICKS_PER_MM
     source = "from the rack" if plank.count is not None else "bought"
     words = f"{number}  {plank.code}, {units.write(Length(plank.length))} long, {source}"
     drawing.add(
@@ -50,15 +44,15 @@ def _board(
     )
     y = low + width
     for strip in board.strips:
-        high = strip.width / TICKS_PER_MM * wider
+        high = strip.width / TICKS_PER_MM
         y -= high
         x = plank.loss / TICKS_PER_MM
         for stick in strip.cut.sticks:
             long = stick.length / TICKS_PER_MM
             letter = stick.code.partition("-")[0]
-            own = plan.widths.get(stick.code, strip.width) / TICKS_PER_MM * wider
+            own = plan.widths.get(stick.code, strip.width) / TICKS_PER_MM
             drawing.add(Area(x, y + high - own, long, own, tint(letter), "ink", 1.0, "grain-x"))
             text = f"{stick.code}  {units.write(Length(stick.length))}"
             drawing.add(Label(x + long / 2, y + high - own / 2, text, 9.5, bold=True, within=long, short=stick.code))
             x += long + kerf / TICKS_PER_MM
-        y -= kerf / TICKS_PER_MM * wider
+        y -= kerf / TICKS_PER_MM

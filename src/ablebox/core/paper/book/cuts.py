@@ -7,16 +7,14 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from ...cuts.plan import Plan
-from ...drawing.board_view import board_view
-from ...lengths import TICKS_PER_MM, Length
+from ...lengths import Length
 from ...parts.listing import Part
 from ...parts.words import edges, grain
-from ...shop.boards import board_plans
 from ...shop.made import goods_words
 from ...stock import BoardGoods, Goods, Grain, Offcuts
 from ..canvas.pdf_canvas import width_of
-from ..lists.board_words import rip_words
 from ..lists.fence_list import fence_rows, store_lines
+from .board_page import board_pages
 from .chapter import Chapter
 from .flow import GUTTER, Flow
 from .pages import EDGE, Pages
@@ -47,7 +45,7 @@ def boards_pages(book: Pages) -> None:
     """Write the cut list of what comes from boards, if it does not stand with the sheets', and which part comes from which board."""
     if Chapter.SHEETS not in book.chapters:
         _cut_list(book, Chapter.BOARDS, [goods for goods in book.made.stock if isinstance(goods, BoardGoods)])
-    _boards(book)
+    board_pages(book)
 
 
 # The cut list
@@ -236,66 +234,3 @@ def _store(book: Pages, plans: Mapping[str, Plan]) -> None:
         book.tick(EDGE, book.y)
         book.words(EDGE + 20, line, book.wide - 20, 12.5)
         book.y += 4
-
-
-# Boards
-
-
-def _boards(book: Pages) -> None:
-    """Which part is cut from which board."""
-    plans = board_plans(book.made)
-    if not plans:
-        return
-
-    def begin() -> None:
-        under = (
-            "Rip the strips, then cut the longest first; an inch (25 mm) is off each end, and a kerf between two parts. Boards of narrow "
-            "strips are drawn wider than they are."
-        )
-        book.start(Chapter.BOARDS, "Boards", "", under)
-
-    begin()
-    for goods, plan in plans:
-        if book.y + 70 > book.bottom:
-            begin()
-        proven = ": no plan takes less length of board" if plan.proven else ""
-        book.heading(EDGE, f"{goods.name}{proven}")
-        kerf = book.made.project.rack.saw.kerf.ticks
-        long = max(board.plank.length for board in plan.boards) / TICKS_PER_MM
-        scale = book.wide / long
-        for number, board in enumerate(plan.boards, start=1):
-            # Drawn wider where its strips would have no room for their codes.
-            thinnest = min((strip.width / TICKS_PER_MM * scale for strip in board.strips), default=_THIN)
-            wider = min(_WIDER, max(1.0, _ROOMY / thinnest))
-            view = board_view(goods, plan, book.made.units, kerf, number, wider)
-            high = max(board.plank.width / TICKS_PER_MM * scale * wider, 12.0) + 24
-            # Codes of strips too thin to be written on stand below, with a line to them.
-            thin = sum(
-                len(strip.cut.sticks) for strip in board.strips if strip.width / TICKS_PER_MM * scale * wider < _THIN
-            )
-            below = 14.0 * -(-thin // 4)
-            if book.y + high + below > book.bottom:
-                begin()
-            box = (EDGE, book.y, EDGE + board.plank.length / TICKS_PER_MM * scale + 8, book.y + high)
-            book.canvas.draw(
-                view, box, scale, (EDGE - 14, book.y - 4, book.width - EDGE + 14, book.y + high - 2 + below)
-            )
-            book.y += high + below
-        book.y += 10
-        flow = book.flow(2, begin)
-        for number, board in enumerate(plan.boards, start=1):
-            rows = rip_words(number, board, plan, book.write, goods.extra_width, goods.extra_length)
-            for i, text in enumerate(rows):
-                flow.need(book.high(text.strip(), flow.wide - 18))
-                book.tick(flow.x + (0 if i == 0 else 8), book.y, side=BOARD_BOX)
-                book.words(flow.x + (18 if i == 0 else 26), text.strip(), flow.wide - (18 if i == 0 else 26))
-            book.y += 3
-        flow.end()
-        book.y += 8
-
-
-#: A strip thinner than this has no room for its code, one as wide as this has enough, in points; boards are drawn so much wider
-#: for that at most.
-_THIN, _ROOMY, _WIDER = 12.5, 14.5, 5.0
-#: The box beside a board, and beside each of its strips.
-BOARD_BOX = 10.5
