@@ -28,7 +28,7 @@ _FONTS = Path(ablebox.__file__).parent / "assets" / "fonts"
 
 @dataclass(frozen=True)
 class Run:
-    """Words as they stand on a page: from the lower left corner, in points."""
+    """Words as they stand on a page: from the lower left corner, in points; of what is unwritten nothing is seen."""
 
     text: str
     x: float
@@ -36,6 +36,7 @@ class Run:
     size: float
     wide: float
     upright: bool
+    unwritten: str = ""
 
     @property
     def box(self) -> tuple[float, float, float, float]:
@@ -63,6 +64,12 @@ def _long(text: str, name: str, size: float) -> float:
     return sum(widths[glyphs.get(ord(char), ".notdef")] for char in text) * size / em
 
 
+def _unwritten(text: str, name: str) -> str:
+    """Return the characters the typeface has no sign for: nothing is seen of them."""
+    glyphs = _widths(name)[0]
+    return "".join(char for char in text if not char.isspace() and (char < " " or ord(char) not in glyphs))
+
+
 def runs(page: PageObject) -> Iterator[Run]:
     """Return everything that is written on a page."""
     found: list[Run] = []
@@ -77,7 +84,7 @@ def runs(page: PageObject) -> Iterator[Run]:
         b = tm[0] * cm[1] + tm[1] * cm[3]
         x = tm[4] * cm[0] + tm[5] * cm[2] + cm[4]
         y = tm[4] * cm[1] + tm[5] * cm[3] + cm[5]
-        found.append(Run(words, x, y, size, _long(words, name, size), abs(b) > abs(a)))
+        found.append(Run(words, x, y, size, _long(words, name, size), abs(b) > abs(a), _unwritten(words, name)))
 
     page.extract_text(visitor_text=visit)
     return iter(found)
@@ -97,6 +104,8 @@ def faults(data: bytes, labels: bool = False) -> list[str]:
             least = FRACTION if in_fraction else FIGURE
             if not labels and re.search(r"\d", run.text) and run.size < least - 0.01 and low > FOOT:
                 found.append(f"page {number}: the figures of “{run.text}” in {run.size:.1f} points")
+            if run.unwritten:
+                found.append(f"page {number}: {run.unwritten!r} has no sign in “{run.text}”")
             if left < 12 or low < 12 or right > wide - 12 or top > high - 12:
                 found.append(f"page {number}: “{run.text}” off the paper")
         found += [f"page {number}: “{one.text}” on “{other.text}”" for one, other in _on_others(mine)]

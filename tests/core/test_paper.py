@@ -11,6 +11,7 @@ import unittest
 from collections.abc import Iterator
 from dataclasses import replace
 from datetime import date
+from fractions import Fraction
 from random import Random
 from typing import Any
 from unittest import mock
@@ -26,6 +27,7 @@ from ablebox.core.drawing.shapes import Dimension
 from ablebox.core.errors import AbleBoxError
 from ablebox.core.jigs.settings import settings
 from ablebox.core.lengths import inches
+from ablebox.core.paper.book.case_sums import asked, sums
 from ablebox.core.paper.book.chapter import Chapter, chapters
 from ablebox.core.paper.book.families import families
 from ablebox.core.paper.book.machine import Drawn, drawn, written
@@ -81,6 +83,14 @@ def _bored(part: Placed, turned: bool) -> set[object]:
             ends = sorted((at(*cut.box.low)[0], at(*cut.box.high)[0]))
             found.add((cut.kind, *ends, *at(*cut.box.low)[1:], *at(*cut.box.high)[1:]))
     return found
+
+
+#: A size as it is written: whole inches, a fraction, or millimetres, with a mark where it is a strong or weak one.
+SIZE = r"\d+(?:\.\d+)?(?: \d+/\d+)?(?:/\d+)?[+−-]?"
+
+
+def sized(text: str) -> Fraction:
+    return sum((Fraction(each) for each in text.strip().rstrip("+−-").split()), Fraction(0))
 
 
 class Demo(unittest.TestCase):
@@ -207,6 +217,57 @@ class Book(Demo):
         found = " ".join(faults(pdf_of([page], "x")))
         for words in ("“a shelf” on “a door”", "the figures of “24”", "“small” in 6.0", "“off it” off the paper"):
             self.assertIn(words, found)
+
+    def test_sums_told_for_all_cases_at_once_add_up(self) -> None:
+        """Worked again from the words as they are read: figures of the rule, in the place of words the case's own."""
+        worked = 0
+        for made in [Made(load(demo.path_of(name)).project) for name in demo.names()]:
+            letters = [case.letter for case in made.project.cases]
+            numbers = asked(made.numbers, letters)
+            found = sums(numbers, made.units.write)
+            self.assertEqual(
+                sorted(
+                    (told.label, letter) for told in found for all_of, _ in told.cases for letter in all_of.split(", ")
+                ),
+                sorted((number.label, letter) for letter, number in numbers),
+            )
+            # A slope is told by its own words, not by lines of a sum.
+            for told in [each for each in found if "√" not in each.rule]:
+                rule, _, share = told.rule.partition(" ÷ ")
+                lines = re.findall(rf"(^|[+−] )(\d+ × )?({SIZE} )?[^+−]+", rule.strip("()"))
+                for _, figures in told.cases:
+                    own, arrow, result = figures.partition(" → ")
+                    if not arrow and " = " in figures:
+                        own, _, result = figures.partition(" = ")
+                        terms = re.findall(rf"(^|[+−] )(\d+ × )?({SIZE})", own.partition(" ÷ ")[0].strip("("))
+                    else:
+                        result = result or own.removeprefix("= ")
+                        terms = [(sign, times, size or own) for sign, times, size in lines]
+                    total = sum(
+                        (-1 if sign == "− " else 1) * int(times.partition(" ")[0] or 1) * sized(size)
+                        for sign, times, size in terms
+                    )
+                    off = abs(total / int(share or 1) - sized(result))
+                    self.assertLessEqual(
+                        off, sized(made.units.write(made.units.step)) * len(terms) / 2, (told, figures)
+                    )
+                    worked += 1
+        self.assertGreater(worked, 150)
+
+    def test_names_in_any_writing_are_seen(self) -> None:
+        """What the typeface has no sign for is set in another; what neither has is seen to be missing, not left out."""
+        case = replace(self.made.project.cases[0], name="Шкаф → ντουλάπι 柜")
+        project = replace(
+            self.made.project, name="Ořešák Дом", place="Кухня", cases=(case, *self.made.project.cases[1:])
+        )
+        made = Made(project)
+        wanted = Wanted(chapters=(Chapter.COVER, Chapter.MEASURE))
+        for data in (pdf_of(book_pages(made, {}, wanted), project.name), labels(made, self.plans)):
+            self.assertEqual([fault for fault in faults(data, labels=True) if "no sign" in fault], [])
+        printed = PdfReader(io.BytesIO(pdf_of(book_pages(made, {}, wanted), "x"))).pages
+        text = " ".join(page.extract_text() for page in printed)
+        for words in ("Ořešák", "Дом", "Кухня", "Шкаф", "→", "ντουλά", "\ufffd"):
+            self.assertIn(words, text)
 
     def _books(self) -> Iterator[tuple[Made, dict[str, Plan], str]]:
         yield self.made, self.plans, "letter"

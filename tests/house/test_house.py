@@ -249,6 +249,7 @@ class WhatShips(unittest.TestCase):
     def test_fonts_come_with_their_licence(self) -> None:
         fonts = SOURCE / "assets" / "fonts"
         self.assertIn("SIL Open Font License", (fonts / "OFL.txt").read_text(encoding="utf-8"))
+        self.assertIn("permission notice shall", (fonts / "DEJAVU.txt").read_text(encoding="utf-8"))
         self.assertGreaterEqual(len(list(fonts.glob("Barlow-*.ttf"))), 4)
 
     def test_desktop_files_agree(self) -> None:

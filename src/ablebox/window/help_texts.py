@@ -54,6 +54,6 @@ def show_about(parent: QWidget) -> None:
         "About Able Box",
         f"Able Box {__version__}\nFrom a measured space to cabinet parts and sheets on the saw.\n\n"
         "Free software under the GNU General Public License, version 3 or later. "
-        "Its typeface is Barlow, under the SIL Open Font License.",
+        "Its typeface is Barlow, under the SIL Open Font License; signs it lacks are set in DejaVu Sans, under its own free licence.",
         log.facts(),
     )

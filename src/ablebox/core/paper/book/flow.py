@@ -3,11 +3,23 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from typing import Protocol
 
 #: The gap between two columns, in points.
 GUTTER = 20.0
+
+
+def columns_filled(heights: Sequence[float], room: float, columns: int) -> int:
+    """Return how many things, in order, fill columns that are so high at most."""
+    column, y = 0, 0.0
+    for i, high in enumerate(heights):
+        if y + high > room:
+            column, y = column + 1, 0.0
+        if column == columns or high > room:
+            return i
+        y += high
+    return len(heights)
 
 
 class Paged(Protocol):

@@ -5,7 +5,7 @@ from __future__ import annotations
 
 import io
 from collections.abc import Sequence
-from functools import lru_cache
+from functools import cache, lru_cache
 from importlib.resources import files
 
 from reportlab.lib.colors import HexColor
@@ -16,6 +16,7 @@ from reportlab.pdfgen.canvas import Canvas as Pdf
 from ...drawing.fractions_set import runs
 from ...drawing.palette import PRINT
 from ...drawing.shapes import Point
+from .spare_type import in_types
 
 #: A fraction's digits, as a share of the words' type, and how far the upper ones are raised.
 _FRACTION_SIZE, _RAISED = 0.7, 0.3
@@ -33,6 +34,9 @@ def _register() -> None:
         ("Barlow", "Barlow-Regular"),
         ("Barlow-Bold", "Barlow-SemiBold"),
         ("Barlow-Medium", "Barlow-Medium"),
+        # What the typeface has no sign for is set in these.
+        ("Spare", "DejaVuSans"),
+        ("Spare-Bold", "DejaVuSans-Bold"),
     ):
         pdfmetrics.registerFont(TTFont(name, str(folder / f"{file}.ttf")))
 
@@ -40,6 +44,26 @@ def _register() -> None:
 def pieces_of(text: str, size: float, bold: bool) -> list[tuple[str, str, float, float]]:
     """Return pieces of words with font, size and how far they are raised."""
     _register()
+    if _signs("Barlow").issuperset(text):
+        return _set(text, size, bold)
+    spare = "Spare-Bold" if bold else "Spare"
+    found = []
+    for run, font, at, raised in _set(text, size, bold):
+        found += [
+            (part, spare if other else font, at, raised) for part, other in in_types(run, _signs(font), _signs(spare))
+        ]
+    return found
+
+
+@cache
+def _signs(font: str) -> frozenset[str]:
+    """Return the characters a typeface has a sign for."""
+    of = pdfmetrics.getFont(font)
+    assert isinstance(of, TTFont)
+    return frozenset(chr(code) for code in of.face.charToGlyph if code > 31)
+
+
+def _set(text: str, size: float, bold: bool) -> list[tuple[str, str, float, float]]:
     font = "Barlow-Bold" if bold else "Barlow"
     heavier = "Barlow-Bold" if bold else "Barlow-Medium"
     pieces = []
