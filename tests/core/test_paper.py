@@ -41,6 +41,7 @@ from ablebox.core.paper.data.parts_json import parts_tree
 from ablebox.core.paper.exports.tables_out import TableForm, table_csv
 from ablebox.core.paper.labels.labels import labels
 from ablebox.core.paper.lists.buying import banding, hardware, sheets_to_buy
+from ablebox.core.paper.lists.cautions import CAUTIONS
 from ablebox.core.paper.lists.cut_list import as_text
 from ablebox.core.paper_book import PaperBook
 from ablebox.core.parts.words import drill
@@ -109,8 +110,12 @@ class Book(Demo):
         text = "\n".join(page.extract_text() for page in PdfReader(io.BytesIO(pdf_of(pages, "x"))).pages)
         for part in made.parts:
             self.assertIn(part.code, text)
+        # Every caution once, where the work meets it, or else at the end.
+        once = re.sub(r"\s+", " ", text)
+        for caution in CAUTIONS:
+            self.assertEqual(once.count(caution.text), 1, caution.name)
         self.assertEqual(
-            list(dict.fromkeys(page.chapter for page in pages)),
+            list(dict.fromkeys(name for page in pages for name in page.chapters)),
             [each.value for each in Chapter if each is not Chapter.BOARDS],
         )
         for code, plan in self.plans.items():

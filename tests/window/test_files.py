@@ -200,7 +200,7 @@ class Files(UiCase):
             preview.size_box.setCurrentIndex(preview.size_box.findData("a4"))
             preview.size_box.activated.emit(preview.size_box.currentIndex())
             preview.make_pages()
-            self.assertEqual({chapter for chapter, _ in preview.pages}, {"sheets"})
+            self.assertEqual({chapter for chapter, _ in preview.pages}, {("sheets",)})
             self.assertEqual(preview.document.pageCount(), len(preview.pages))
             preview.show_chapter("sheets")
             self.press_in(preview, "print-pages")
@@ -218,7 +218,7 @@ class Files(UiCase):
         def changed(preview: Preview) -> None:
             self.press_box(preview.changed_box)
             preview.make_pages()
-            self.assertIn(("cover", "What changed since page set 1"), preview.pages)
+            self.assertIn((("cover",), "What changed since page set 1"), preview.pages)
             for name, path in (("page-png", "p.png"), ("page-svg", "p.svg"), ("pages-pdf", "p.pdf")):
                 to.return_value = self.folder / path
                 self.press_in(preview, name)

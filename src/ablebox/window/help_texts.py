@@ -30,7 +30,7 @@ def show_keys(parent: QWidget, rows: tuple[ActionRow, ...]) -> None:
 
 def show_cautions(parent: QWidget) -> None:
     """Show the cautions that also stand in the shop book."""
-    words = "\n\n".join(f"{name}. {text}" for name, text in CAUTIONS)
+    words = "\n\n".join(f"{each.name}. {each.text}" for each in CAUTIONS)
     ask.to_read(parent, "Cautions", words + "\n\nLocal codes and licensed trades have the last word.")
 
 

@@ -184,7 +184,7 @@ class Preview(QDialog):
         count = len(self.pages)
         self.told.set_text(f"{count} page{'s' if count != 1 else ''}, page set {project.paper.revision}")
         for chapter, words in self.goes.items():
-            first = next((i for i, (name, _) in enumerate(self.pages, start=1) if name == chapter.value), 0)
+            first = next((i for i, (names, _) in enumerate(self.pages, start=1) if chapter.value in names), 0)
             words.set_text(f"page {first}" if first else "")
         self.show_chapter(before)
 
@@ -204,11 +204,11 @@ class Preview(QDialog):
     @property
     def chapter(self) -> str:
         """Name of the chapter that is looked at."""
-        return self.pages[self.page][0] if self.page < len(self.pages) else ""
+        return self.pages[self.page][0][0] if self.page < len(self.pages) else ""
 
     def show_chapter(self, name: str) -> None:
         """Go to the first page of a chapter, if there is one."""
-        at = next((i for i, (chapter, _) in enumerate(self.pages) if chapter == name), 0)
+        at = next((i for i, (names, _) in enumerate(self.pages) if name in names), 0)
         self.view.go_to(at)
 
     # What is done with them

@@ -48,7 +48,9 @@ def done(fit: Fit, letter: str, step: Step, codes: Sequence[str], on_base: bool 
     return (text for _, text in lines(fit, letter, step, codes, on_base))
 
 
-def lines(fit: Fit, letter: str, step: Step, codes: Sequence[str], on_base: bool = False) -> list[tuple[str, str]]:
+def lines(
+    fit: Fit, letter: str, step: Step, codes: Sequence[str], on_base: bool = False, sums: bool = True
+) -> list[tuple[str, str]]:
     """Return what is done at a step in the room, each line with what it is ticked by.
 
     Args:
@@ -57,12 +59,13 @@ def lines(fit: Fit, letter: str, step: Step, codes: Sequence[str], on_base: bool
         step: the step.
         codes: of the parts it is about.
         on_base: whether it stands on a base that was set before.
+        sums: whether screws into the wall say why they are so long; ``screw_sums`` says it once for all.
     """
     if step.what is What.BEFORE:
         return [(line.key, line_words(line)) for line in fit.before]
     found: list[tuple[str, str]] = []
     seen: Counter[str] = Counter()
-    for text in _said(fit, letter, step, codes, on_base):
+    for text in _said(fit, letter, step, codes, on_base, sums):
         key, words = text if isinstance(text, tuple) else ("do", text)
         seen[key] += 1
         found.append((f"{letter}/{step.key}.{key}" + (f".{seen[key]}" if seen[key] > 1 or key == "do" else ""), words))
@@ -73,17 +76,17 @@ def lines(fit: Fit, letter: str, step: Step, codes: Sequence[str], on_base: bool
 _Said = str | tuple[str, str]
 
 
-def _said(fit: Fit, letter: str, step: Step, codes: Sequence[str], on_base: bool) -> Iterator[_Said]:
+def _said(fit: Fit, letter: str, step: Step, codes: Sequence[str], on_base: bool, sums: bool) -> Iterator[_Said]:
     match step.what:
         case What.LINE:
             yield from _line(fit)
         case What.WALL_RAILS:
             yield f"Screw {listed(codes)} to the wall, level, a screw at each stud they cross."
-            yield from _screws([a for a in fit.anchors if a.letter == STRIP], fit)
+            yield from _screws([a for a in fit.anchors if a.letter == STRIP], fit, sums)
         case What.STAND:
-            yield from _stand(fit, letter, codes, on_base)
+            yield from _stand(fit, letter, codes, on_base, sums)
         case What.HANG_UP:
-            yield from _hang(fit, letter, codes)
+            yield from _hang(fit, letter, codes, sums)
         case What.SCRIBE:
             for text in dict.fromkeys(role.partition(".")[0] for role in step.roles):
                 yield from _filler(fit, gap_of(fit, int(text)), codes)
@@ -136,7 +139,7 @@ def carried(fit: Fit, letter: str) -> Iterator[str]:
     yield "Clear the way, protect the floor."
 
 
-def _stand(fit: Fit, letter: str, codes: Sequence[str], on_base: bool) -> Iterator[_Said]:
+def _stand(fit: Fit, letter: str, codes: Sequence[str], on_base: bool, sums: bool) -> Iterator[_Said]:
     made, entry = fit.made, fit.entry(letter)
     assert entry is not None
     case = made.project.case(letter)
@@ -177,7 +180,7 @@ def _stand(fit: Fit, letter: str, codes: Sequence[str], on_base: bool) -> Iterat
         yield "way", f"It comes in {moves_words(entry.way)}: what stands beside it laps it."
     yield from _leaning(fit, letter)
     yield from _joined_to(fit, letter)
-    yield from _screws(anchors_of(fit, letter), fit)
+    yield from _screws(anchors_of(fit, letter), fit, sums)
     if not anchors_of(fit, letter) and (reason := why(made, case)):
         yield "tie", f"It must be tied to something: {reason}."
     if case.fronts is not None and made.assembly(letter).fronts:
@@ -232,7 +235,7 @@ def place_words(fit: Fit, shim: Shim) -> str:
     return f"{depth}, {fit.made.units.write(shim.at[0])} from the left,"
 
 
-def _hang(fit: Fit, letter: str, codes: Sequence[str]) -> Iterator[_Said]:
+def _hang(fit: Fit, letter: str, codes: Sequence[str], sums: bool) -> Iterator[_Said]:
     made, entry = fit.made, fit.entry(letter)
     assert entry is not None
     case = made.project.case(letter)
@@ -247,7 +250,7 @@ def _hang(fit: Fit, letter: str, codes: Sequence[str]) -> Iterator[_Said]:
     screws = anchors_of(fit, letter)
     if screws:
         yield "first", "First screw through the upper rail, level it, then the others."
-    yield from _screws(screws, fit)
+    yield from _screws(screws, fit, sums)
     yield from _joined_to(fit, letter)
 
 
@@ -276,7 +279,20 @@ def shared_stile(fit: Fit, letter: str) -> Iterator[str]:
         )
 
 
-def _screws(anchors: Sequence[Anchor], fit: Fit) -> Iterator[_Said]:
+def screw_sums(fit: Fit) -> list[str]:
+    """Return why the screws into walls are so long, those of one sum once for all cases."""
+    found: dict[str, set[str]] = {}
+    for each in fit.anchors:
+        sentence = f"{named(2, each.fastener.name)} into {each.holds.words}: {_why(each, fit)}"
+        found.setdefault(sentence, set()).add("" if each.letter == STRIP else each.letter)
+    return [f"{', '.join(sorted(filter(None, letters)))}: {text}".removeprefix(": ") for text, letters in found.items()]
+
+
+def _why(anchor: Anchor, fit: Fit) -> str:
+    return f"{anchor.fastener.why}; {fit.made.units.write(anchor.goes, True)} goes in."
+
+
+def _screws(anchors: Sequence[Anchor], fit: Fit, sums: bool) -> Iterator[_Said]:
     write = fit.made.units.write
     rows: dict[tuple[str, Holds, int], list[Anchor]] = {}
     for each in anchors:
@@ -289,11 +305,10 @@ def _screws(anchors: Sequence[Anchor], fit: Fit) -> Iterator[_Said]:
             at = f"{write(Length(places[0]))} to {write(Length(places[-1]))}"
         many = "s" if len(places) > 1 and holds is Holds.STUD else ""
         of = " of the wall round the corner" if axis == 0 else ""
-        first = mine[0]
+        why = f": {_why(mine[0], fit)}" if sums else "."
         yield (
             "screw",
-            f"{len(mine)} × {named(len(mine), name)} into {holds.words}{many}{of}, {at} from its {'front' if axis == 0 else 'left side'}: {first.fastener.why}; "
-            f"{write(first.goes, True)} goes in.",
+            f"{len(mine)} × {named(len(mine), name)} into {holds.words}{many}{of}, {at} from its {'front' if axis == 0 else 'left side'}{why}",
         )
 
 

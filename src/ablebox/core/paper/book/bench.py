@@ -18,7 +18,7 @@ from ...bench.step import CaseSteps, Step
 from ...bench.verb import Gate, What
 from ...drawing.bench_words import BenchWords, gate_title
 from ...drawing.job_view import job_view
-from ...drawing.way_words import sentence
+from ...drawing.way_words import listed, sentence
 from ...jigs.blocks import blocks, sizes
 from ..canvas.pdf_canvas import width_of
 from .came_out import HIGH, side_by_side, write_down
@@ -121,6 +121,11 @@ def _told(book: Pages, words: BenchWords, letter: str, step: Step, number: int) 
         if rows:
             gate = (gate_title(step.gate), *(f"{text} ×{count}" if count > 1 else text for text, count in rows.items()))
     sentences = [sentence(text) for text in said.do]
+    if step.what is What.JIGS and Chapter.MACHINE in book.chapters:
+        # Their sizes stand with what is set by them.
+        sentences = [
+            f"{listed(words.codes(letter, step.roles))}: sizes and uses stand on the page of settings; write both on each."
+        ]
     wait = sentence(said.wait[:1].upper() + said.wait[1:]) if said.wait else ""
     came_out = []
     for key in step.asks:

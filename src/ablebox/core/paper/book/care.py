@@ -3,10 +3,11 @@
 
 from __future__ import annotations
 
-from ..lists.cautions import CAUTIONS
 from ..lists.log_words import KINDS, entry_words
 from .chapter import Chapter
+from .flow import GUTTER, columns_filled
 from .pages import EDGE, Pages
+from .typesetting import LEADING, PLAIN
 
 #: How cabinets are looked after (common practice).
 CARE: tuple[tuple[str, str], ...] = (
@@ -17,23 +18,38 @@ CARE: tuple[tuple[str, str], ...] = (
     ("Fastening", "Look at every anchor once a year, and after anything was hung, moved or hit. What stands high stays tied to the wall."),
 )  # fmt: skip
 
+#: From line to line, as a share of the type; what the name of a paragraph takes, and what is left below it, in points.
+_LEADING, _HEAD, _BELOW = 1.17, 18.0, 8.0
+
 
 def care_pages(book: Pages) -> None:
-    """Write cautions, care and the log."""
+    """Write the cautions no page has told, care and the log."""
+    left = book.cautions()
+    title = "Cautions and care" if left else "Care"
+    under = "Makers' books, local codes and licensed trades have the last word." if left else ""
 
     def begin() -> None:
-        book.start(
-            Chapter.CARE, "Cautions and care", "", "Makers' books, local codes and licensed trades have the last word."
-        )
+        book.start(Chapter.CARE, title, "", under)
 
-    begin()
-    flow = book.flow(2, begin)
-    for name, text in (*CAUTIONS, *CARE):
-        flow.need(book.high(text, flow.wide) + 26)
+    rows = [*((each.name, each.text) for each in left), *CARE]
+    book.leading, book.plain = _LEADING, PLAIN
+    wide = (book.wide - (book.columns - 1) * GUTTER) / book.columns
+    heights = [book.high(text, wide) + _HEAD + _BELOW for _, text in rows]
+    most = sum(heights)
+    even = next(
+        high for high in range(0, int(most) + 20, 4) if columns_filled(heights, high, book.columns) == len(rows)
+    )
+    if not book.go_on(Chapter.CARE, title, under, even - _BELOW):
+        begin()
+    flow = book.flow(book.columns, begin)
+    flow.low = book.y + even
+    for (name, text), high in zip(rows, heights, strict=True):
+        flow.need(high)
         book.heading(flow.x, name)
         book.words(flow.x, text, flow.wide)
-        book.y += 8
+        book.y += _BELOW
     flow.end()
+    book.leading, book.plain = LEADING, 1.0
     _log(book)
 
 

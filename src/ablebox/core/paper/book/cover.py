@@ -113,7 +113,8 @@ def fill_contents(book: Pages, contents: Sequence[Chapter]) -> None:
     """Write the chapters there are on the cover, each with the number of its first page, and let it lead there."""
     first: dict[str, int] = {}
     for number, page in enumerate(book.pages, start=1):
-        first.setdefault(page.chapter, number)
+        for name in page.chapters:
+            first.setdefault(name, number)
     cover = book.pages[0]
     places = [box for box, _ in cover.links]
     cover.links.clear()

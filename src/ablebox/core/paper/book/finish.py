@@ -9,6 +9,7 @@ from ...coats.schedule import Schedule, schedules
 from ...drawing import finish_words
 from ...finish.faces import Where, faces, total
 from ...finish.needs import amounts
+from ..lists.cautions import Met
 from .chapter import Chapter
 from .pages import EDGE, Column, Pages
 
@@ -80,12 +81,8 @@ def finish_pages(book: Pages) -> None:
     if undecided:
         book.words(EDGE, f"Undecided: {'; '.join(undecided)}.", book.wide)
     book.y += 4
-    book.words(
-        EDGE,
-        finish_words.RAGS,
-        book.wide,
-        bold=True,
-    )
+    for caution in book.cautions(Met.FINISH):
+        book.words(EDGE, caution.text, book.wide, bold=True)
 
 
 def _coats(book: Pages, schedule: Schedule, begin: Callable[[], None]) -> None:

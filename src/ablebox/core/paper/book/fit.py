@@ -12,7 +12,7 @@ from ...bench.fitting import IN_ROOM
 from ...bench.verb import What
 from ...drawing.bench_words import BenchWords, title_of
 from ...drawing.fit_view import fit_view
-from ...drawing.fit_words import READ, asked, line_words, lines, places
+from ...drawing.fit_words import READ, asked, line_words, lines, places, screw_sums
 from ...fit.before import Line
 from ...fit.fillers import gap_of
 from ...fit.fit import Fit
@@ -22,11 +22,12 @@ from ...lengths import ZERO, Length
 from ...run.space import SpaceKind
 from ...shop.anchor import Anchor, Holds
 from ..canvas.pdf_canvas import width_of
+from ..lists.cautions import Met
 from .came_out import HIGH, side_by_side, write_down
 from .chapter import Chapter
 from .flow import Flow
 from .pages import EDGE, Column, Pages
-from .typesetting import LEADING, TYPE
+from .typesetting import LEADING, PLAIN, TYPE
 
 #: The share of a wall's page its drawing takes at least and at most, how far words stand behind their box, and
 #: what a filler's lines take, in points.
@@ -50,10 +51,15 @@ def fit_pages(book: Pages) -> None:
         _wall(book, fit, number)
     steps = [job for job in bench.steps if job.step.what in IN_ROOM]
     first = steps[0].n if steps else 0
-    book.leading = _LEADING
-    flow = _before(book, fit, [line for line in fit.before if line.wall not in walls])
-    _steps(book, flow, [job for job in bench.steps if job.n >= first and job.step.what is not What.BEFORE])
-    book.leading = LEADING
+    jobs = [job for job in bench.steps if job.n >= first and job.step.what is not What.BEFORE]
+
+    def write() -> None:
+        flow = _before(book, fit, [line for line in fit.before if line.wall not in walls])
+        _steps(book, flow, jobs)
+
+    book.leading, book.plain = _LEADING, PLAIN
+    book.evenly(write)
+    book.leading, book.plain = LEADING, 1.0
 
 
 def _before(book: Pages, fit: Fit, rows: Sequence[Line]) -> Flow:
@@ -80,11 +86,11 @@ def _before(book: Pages, fit: Fit, rows: Sequence[Line]) -> Flow:
             book.y += 2
             book.heading(flow.x, fit.made.rooms[wall - 1].wall.name if wall else "Everywhere")
         _line(book, line, flow.x, flow.wide)
-    text = "Wiring, gas and water are for licensed trades. Old paint may hold lead, old floors, boards and soffits asbestos: have them tested first. Local codes decide."
-    flow.need(book.high(text, flow.wide) + 8)
     book.y += 4
-    book.words(flow.x, text, flow.wide)
-    book.y += 10
+    for caution in book.cautions(Met.ROOM):
+        flow.need(book.high_led(f"{caution.name}.", caution.text, flow.wide))
+        book.led(flow.x, f"{caution.name}.", caution.text, flow.wide)
+        book.y += 6
     return flow
 
 
@@ -204,7 +210,7 @@ def _told(book: Pages, jobs: Sequence[JobStep]) -> list[_Told]:
         letter, step = job.rows[0]
         if step.what in IN_ROOM:
             codes = words.codes(letter, step.roles)
-            rows = [text for _, text in lines(bench.fit, letter, step, codes, bench.on_base(letter))]
+            rows = [text for _, text in lines(bench.fit, letter, step, codes, bench.on_base(letter), False)]
         else:
             rows = list(words.of(job).do)
         each = _Told(
@@ -241,6 +247,10 @@ def _steps(book: Pages, flow: Flow, jobs: Sequence[JobStep]) -> None:
         lead, text = f"Every time, {title}:", " ".join(rows)
         flow.need(book.high_led(lead, text, flow.wide) + 6)
         book.led(flow.x, lead, text, flow.wide)
+        book.y += 6
+    for text in screw_sums(bench_of(book.made).fit):
+        flow.need(book.high_led("Screws,", text, flow.wide) + 6)
+        book.led(flow.x, "Screws,", text, flow.wide)
         book.y += 6
     for told in steps:
         # A step of which nothing else is said keeps its lines to tick.

@@ -16,14 +16,16 @@ from ...jigs.settings import Setting, SettingKind, Size, settings
 from ...lengths import Length
 from ...parts.listing import Part
 from ...parts.words import drill, told_once, usual_screw_hole, usual_words
+from ..lists.cautions import Met
 from .chapter import Chapter
 from .families import Told, families
 from .flow import Flow
 from .pages import Pages
 from .typesetting import LEADING, PLAIN, TYPE
 
-#: The height of a drawing at most where much and where little is machined, its dimensions not counted, in points.
-_LARGE, _SMALL = 76.0, 36.0
+#: The height of a drawing at most where much and where little is machined, its dimensions not counted, in points: the largest that
+#: takes no more pages than the smallest.
+_TALL = ((76.0, 36.0), (70.0, 34.0), (66.0, 32.0))
 #: From row to row of dimensions, in points.
 _ROWS = 14.0
 #: From line to line, as a share of the type: short lines under a drawing stand closer.
@@ -65,7 +67,13 @@ def _counted(part: Part) -> str:
 def machine_pages(book: Pages) -> None:
     """Write settings and blocks, then the drawings."""
     book.leading, book.plain = _LEADING, PLAIN
-    _drawings(book, _settings(book))
+    rows, before = families(written(book)), book.mark()
+    counts = []
+    for tall in _TALL:
+        _drawings(book, _settings(book), rows, tall)
+        counts.append(len(book.pages))
+        book.back_to(before)
+    _drawings(book, _settings(book), rows, _TALL[counts.index(min(counts))])
     book.leading, book.plain = LEADING, 1.0
 
 
@@ -156,9 +164,9 @@ def written(book: Pages) -> list[Told]:
     return [_told(book, row, usual) for row in drawn(book)]
 
 
-def _drawings(book: Pages, flow: Flow | None) -> None:
+def _drawings(book: Pages, flow: Flow | None, rows: Sequence[Told], tall: tuple[float, float]) -> None:
     """Write the drawings, below the settings where there is room."""
-    rows, usual = written(book), usual_screw_hole(part.machining for part in book.made.parts)
+    usual = usual_screw_hole(part.machining for part in book.made.parts)
     if not rows:
         if flow is not None:
             flow.end()
@@ -176,27 +184,37 @@ def _drawings(book: Pages, flow: Flow | None) -> None:
         # Said once.
         begin(under)
         flow = book.flow(book.columns, begin)
+        _cautions(book, flow)
     else:
         flow.again = begin
         flow.need(24 + book.high(under, flow.wide) + 120)
         book.y += 4
+        _cautions(book, flow)
         book.heading(flow.x, "Machining", 15)
         book.words(flow.x, under, flow.wide)
         book.y += 8
-    waiting = [(told, _high(book, flow.wide, told)) for told in families(rows)]
+    waiting = [(told, _high(book, flow.wide, told, tall)) for told in rows]
     while waiting:
         # What still fits into a column goes there: pages are filled, parts stay nearly in their order.
         at = _next_in(book, flow, [high for _, high in waiting])
         if (
             at
             and flow.at < flow.columns - 1
-            and book.y + _high(book, flow.wide, waiting[0][0], broken=True) <= flow.low
+            and book.y + _high(book, flow.wide, waiting[0][0], tall, broken=True) <= flow.low
         ):
             # Its lines go on in the column beside.
             at = 0
         told, high = waiting.pop(at)
-        _block(book, flow, told, high)
+        _block(book, flow, told, high, tall)
     flow.end()
+
+
+def _cautions(book: Pages, flow: Flow) -> None:
+    """Write what is heeded at the saw and the router."""
+    for each in book.cautions(Met.CUTTING):
+        flow.need(book.high_led(f"{each.name}.", each.text, flow.wide) + 5)
+        book.led(flow.x, f"{each.name}.", each.text, flow.wide)
+        book.y += 5
 
 
 def _next_in(book: Pages, flow: Flow, heights: Sequence[float]) -> int:
@@ -232,25 +250,25 @@ def _told(book: Pages, row: Drawn, usual: Length | None) -> Told:
     return Told(row.heading, said, size, hand, view, lines, None if alone else like, (part.length.key, part.width.key))
 
 
-def _picture(told: Told, wide: float) -> tuple[float, float]:
+def _picture(told: Told, wide: float, tall: tuple[float, float]) -> tuple[float, float]:
     """Return points in a millimetre, and how high the drawing comes out with what stands around it."""
     x0, y0, x1, y1 = told.view.bounds()
     left, low, right, top = told.view.margins()
     few = len(told.lines) <= _FEW
-    scale = min((wide - left - right) / max(x1 - x0, 1), (_SMALL if few else _LARGE) / max(y1 - y0, 1))
+    scale = min((wide - left - right) / max(x1 - x0, 1), tall[few] / max(y1 - y0, 1))
     return scale, (y1 - y0) * scale + top + low
 
 
-def _high(book: Pages, wide: float, told: Told, broken: bool = False) -> float:
+def _high(book: Pages, wide: float, told: Told, tall: tuple[float, float], broken: bool = False) -> float:
     """Return how high a part comes out; with its first line of work only, where the others go on elsewhere."""
-    high = book.high_led(f"{told.heading}:", told.words, wide) + _picture(told, wide)[1] + 8
+    high = book.high_led(f"{told.heading}:", told.words, wide) + _picture(told, wide, tall)[1] + 8
     below = (*told.lines, *told.values)
     return high + sum(book.high(text, wide - 16) + 1 for text in (below[:1] if broken else below)) + 12
 
 
-def _block(book: Pages, flow: Flow, told: Told, high: float) -> None:
-    flow.need(min(high, _high(book, flow.wide, told, broken=True)) if flow.at < flow.columns - 1 else high)
-    scale, picture = _picture(told, flow.wide)
+def _block(book: Pages, flow: Flow, told: Told, high: float, tall: tuple[float, float]) -> None:
+    flow.need(min(high, _high(book, flow.wide, told, tall, broken=True)) if flow.at < flow.columns - 1 else high)
+    scale, picture = _picture(told, flow.wide, tall)
     book.led(flow.x, f"{told.heading}:", told.words, flow.wide)
     at = book.y - 4
     around = (flow.x - 2, at - 4, flow.x + flow.wide + 2, at + picture + 4)

@@ -13,6 +13,7 @@ from ...shop.made import Made
 from ..canvas.paper_size import Paper
 from ..canvas.pdf_canvas import PdfCanvas, width_of
 from ..canvas.recorded import Box, Page, Recorder
+from ..lists.cautions import CAUTIONS, Caution, Met
 from .chapter import Chapter
 from .flow import Flow
 from .typesetting import LEADING, ON_LINE, SMALL, TYPE, cut_to, lines_of, tokens, type_of
@@ -25,6 +26,8 @@ BOX = 11.0
 _COLUMN = 250.0
 #: Where the foot begins, from the lower edge of the page.
 _FOOT = 44.0
+#: What the heading of a chapter takes that begins further down on a page, with a line below its title and without.
+_SHARED, _BARE = 84.0, 62.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -76,11 +79,14 @@ class Pages:
         #: The left edge of what is written on.
         self.left = EDGE
         self._wide = self._low = 0.0
+        #: How many pages there are when one is filled no further than to a place.
+        self._short: tuple[int, float] | None = None
         #: From line to line, as a share of the size of type.
         self.leading = LEADING
         #: How large words without a figure are beside those with one.
         self.plain = 1.0
         self._codes = {part.code for part in made.parts}
+        self._heeded: list[Caution] = []
 
     # Pages
 
@@ -97,6 +103,8 @@ class Pages:
     @property
     def bottom(self) -> float:
         """Down to where a page may be written on."""
+        if self._short is not None and self._short[0] == len(self.pages):
+            return self._short[1]
         return self._low or self.height - _FOOT - 8
 
     @property
@@ -138,6 +146,26 @@ class Pages:
         """Begin something else further down the page at hand, as if it were a page of its own; see ``start``."""
         self.page.title += f"; {title}"
         self._head(title, tag, under, right)
+
+    def go_on(self, chapter: Chapter, title: str, under: str, high: float) -> bool:
+        """Begin a small chapter below what stands on the page at hand, if all of it goes on there; return whether it does.
+
+        Args:
+            chapter: which.
+            title: in large type.
+            under: below the title, in a line.
+            high: how high it comes out, below its heading.
+        """
+        if (
+            not self.pages
+            or self.page.chapter == Chapter.COVER.value
+            or self.y + (_SHARED if under else _BARE) + high > self.bottom
+        ):
+            return False
+        self.y += 14
+        self.page.also.append((chapter.value, title))
+        self._head(title, "", under, (), chapter.words)
+        return True
 
     @contextmanager
     def down_to(self, low: float) -> Iterator[None]:
@@ -204,6 +232,42 @@ class Pages:
     def shows(self, letter: str) -> bool:
         """Whether a case is among those that are told one by one; what belongs to no case is told with all of them."""
         return not self.cases or letter in self.cases
+
+    def cautions(self, *met: Met) -> list[Caution]:
+        """Return the cautions some work meets, of all work if none is named, that no page before has told; they are told now."""
+        told = [each for each in CAUTIONS if (not met or each.met in met) and each not in self._heeded]
+        self._heeded += told
+        return told
+
+    def mark(self) -> tuple[int, float, tuple[Caution, ...]]:
+        """Return where the book is, to go back there after a try."""
+        return len(self.pages), self.y, tuple(self._heeded)
+
+    def back_to(self, mark: tuple[int, float, tuple[Caution, ...]]) -> None:
+        """Take back all pages that were begun since a mark."""
+        count, self.y, heeded = mark
+        del self.pages[count:]
+        self._heeded = list(heeded)
+
+    def evenly(self, write: Callable[[], None]) -> None:
+        """Write something in columns so that those of its last page come out as high as each other.
+
+        Args:
+            write: writes it, from a page of its own on.
+        """
+        before = self.mark()
+        write()
+        count, low, high = len(self.pages), self.begun, self.bottom
+        while high - low > 6:
+            middle = (low + high) / 2
+            self.back_to(before)
+            self._short = count, middle
+            write()
+            low, high = (middle, high) if len(self.pages) > count or self.y > middle + 6 else (low, middle)
+        self.back_to(before)
+        self._short = count, high
+        write()
+        self._short = None
 
     # Words
 
@@ -392,11 +456,12 @@ def pdf_of(pages: Sequence[Page], title: str) -> bytes:
     for number, page in enumerate(pages):
         if number:
             canvas.next_page(page.size)
-        if page.chapter not in told:
-            told.add(page.chapter)
-            words = next((each.words for each in Chapter if each.value == page.chapter), page.chapter.capitalize())
-            canvas.mark(f"chapter-{page.chapter}", words, 0)
-        canvas.mark(page.key or f"page-{number + 1}", page.title, 1)
+        for name, title in ((page.chapter, page.title), *page.also):
+            if name not in told:
+                told.add(name)
+                words = next((each.words for each in Chapter if each.value == name), name.capitalize())
+                canvas.mark(f"chapter-{name}", words, 0)
+            canvas.mark(page.key or f"page-{number + 1}", title, 1)
         page.play(canvas)
         for box, key in page.links:
             canvas.link(box, key)

@@ -90,10 +90,12 @@ def shop_book(made: Made, plans: Mapping[str, Plan], wanted: Wanted = Wanted()) 
     return pdf_of(book_pages(made, plans, wanted), f"{made.project.name}: shop book")
 
 
-def book_of_project(project: Project, plans: Mapping[str, Plan], wanted: Wanted) -> tuple[bytes, list[tuple[str, str]]]:
-    """Return the shop book of a project as PDF, and the chapter and the title of each page: all of it can be sent to another process."""
+def book_of_project(
+    project: Project, plans: Mapping[str, Plan], wanted: Wanted
+) -> tuple[bytes, list[tuple[tuple[str, ...], str]]]:
+    """Return the shop book of a project as PDF, and the chapters and the title of each page: all of it can be sent to another process."""
     pages = book_pages(Made(project), plans, wanted)
-    return pdf_of(pages, f"{project.name}: shop book"), [(page.chapter, page.title) for page in pages]
+    return pdf_of(pages, f"{project.name}: shop book"), [(page.chapters, page.title) for page in pages]
 
 
 def page_as_svg(project: Project, plans: Mapping[str, Plan], wanted: Wanted, number: int) -> bytes:

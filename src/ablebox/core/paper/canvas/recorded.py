@@ -86,6 +86,7 @@ class Page:
         links: rectangles that lead to a chapter.
         scale: what its drawing is to scale, in words; empty for none.
         key: what other pages call it; empty for nothing.
+        also: names and titles of chapters that begin further down on it.
     """
 
     size: Point
@@ -95,6 +96,12 @@ class Page:
     links: list[tuple[Box, str]] = field(default_factory=list)
     scale: str = ""
     key: str = ""
+    also: list[tuple[str, str]] = field(default_factory=list)
+
+    @property
+    def chapters(self) -> tuple[str, ...]:
+        """Names of all chapters that stand on it."""
+        return (self.chapter, *(name for name, _ in self.also))
 
     @property
     def words(self) -> list[Words]:
