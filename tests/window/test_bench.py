@@ -10,7 +10,7 @@ from PyQt6.QtTest import QTest
 from PyQt6.QtWidgets import QCheckBox, QComboBox, QPushButton, QWidget
 
 from ablebox.core.bench.bench import bench_of
-from ablebox.core.bench.verb import Gate, What
+from ablebox.core.bench.verb import What
 from ablebox.core.lengths import inches, millimetres
 from ablebox.core.order.book import PartState
 from ablebox.core.order.frame import Frame
@@ -183,7 +183,7 @@ class Bench(UiCase):
             and self.stage.job.step.what is not What.CARRY
         ):
             self.assertIn("Case C", self.stage.heading.text)
-            self.assertEqual(self.stage.gate.isVisible(), self.stage.job.step.gate is not Gate.NONE)
+            self.assertEqual(self.stage.gate.isVisible(), self.stage.wire.tickets[self.stage.at].gate)
             titles.append(self.stage.job.step.what)
             self.stage.go(1)
             self.settle()

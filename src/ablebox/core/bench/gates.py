@@ -85,6 +85,11 @@ def lines(bench: Bench, letter: str, step: Step, copy: int = 1) -> list[GateLine
     return found
 
 
+def gate_before(bench: Bench, letter: str, step: Step) -> Gate:
+    """Return the gate that stands before a step; none where nothing is asked there."""
+    return step.gate if lines(bench, letter, step) else Gate.NONE
+
+
 def closed(bench: Bench, letter: str, step: Step) -> frozenset[Thing]:
     """Return the holes something is still hung in that no tool reaches any more behind a gate."""
     case, assembly = bench.case(letter), bench.assembly(letter)

@@ -12,7 +12,7 @@ from ...core.assembly.part import Face
 from ...core.bench.bench import JobStep, is_known, steps_of
 from ...core.bench.clearances import clearances
 from ...core.bench.doubt import Clearance
-from ...core.bench.gates import lines
+from ...core.bench.gates import gate_before, lines
 from ...core.bench.lots import DADO
 from ...core.bench.step import Step
 from ...core.bench.verb import Gate, What
@@ -210,7 +210,7 @@ class BenchStage(StepsStage):
         tickets = [
             Ticket(
                 ",".join(each.letters) if len(each.letters) < 3 else f"{each.letters[0]}…", str(self._number(each)),
-                title_of(each.step), bench.is_done(each), bool(each.step.wait), each.step.gate is not Gate.NONE,
+                title_of(each.step), bench.is_done(each), bool(each.step.wait), gate_before(bench, each.letters[0], each.step) is not Gate.NONE,
                 any(own.stuck is not None for _, own in each.rows),
             )
             for each in self.steps

@@ -15,7 +15,7 @@ from dataclasses import dataclass, replace
 from ...bench.bench import NAMES, JobStep, bench_of
 from ...bench.gates import lines
 from ...bench.step import CaseSteps, Step
-from ...bench.verb import Gate, What
+from ...bench.verb import What
 from ...drawing.bench_words import BenchWords, gate_title
 from ...drawing.job_view import job_view
 from ...drawing.way_words import listed, sentence
@@ -115,11 +115,10 @@ def _told(book: Pages, words: BenchWords, letter: str, step: Step, number: int) 
     bench = bench_of(book.made)
     said = words.of(JobStep(number, ((letter, step),)))
     gate: tuple[str, ...] = ()
-    if step.gate is not Gate.NONE:
-        rows = Counter(words.gate_line(letter, step, row) for row in lines(bench, letter, step))
-        # Steps that are called the same stand on one line, with how many they are.
-        if rows:
-            gate = (gate_title(step.gate), *(f"{text} ×{count}" if count > 1 else text for text, count in rows.items()))
+    rows = Counter(words.gate_line(letter, step, row) for row in lines(bench, letter, step))
+    # Steps that are called the same stand on one line, with how many they are.
+    if rows:
+        gate = (gate_title(step.gate), *(f"{text} ×{count}" if count > 1 else text for text, count in rows.items()))
     sentences = [sentence(text) for text in said.do]
     if step.what is What.JIGS and Chapter.MACHINE in book.chapters:
         # Their sizes stand with what is set by them.

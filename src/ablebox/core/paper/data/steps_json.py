@@ -9,10 +9,11 @@ from typing import Any
 
 from ...assembly.part import Assembly
 from ...bench.bench import Bench, JobStep
+from ...bench.gates import gate_before
 from ...bench.needs import needs
 from ...bench.step import Put, Step
 from ...bench.thing import Thing, ThingKind
-from ...bench.verb import What
+from ...bench.verb import Gate, What
 from ...fit.fillers import beside_filler
 from ...fit.links import anchors_of, into_neighbours_stile, links_of
 from ...lengths import Length
@@ -90,7 +91,7 @@ class _Telling:
             "n": job.n, "title": step.what.value, "cases": cases, "verb": step.verb.value, "lies": step.lies.words, "pieces": list(dict.fromkeys(about)), "puts": puts,
             "does": list(dict.fromkeys(does)), "closes": closes, "needs": list(self._needs[job.n]),
             "asks": [ask for _, each in job.rows for ask in each.asks], "wait_minutes": step.wait,
-            "gate": next((each.gate.value for _, each in job.rows if each.gate.value), ""),
+            "gate": next((gate.value for letter, each in job.rows if (gate := gate_before(self.bench, letter, each)) is not Gate.NONE), ""),
             "proven": all(each.stuck is None for _, each in job.rows),
         }  # fmt: skip
 

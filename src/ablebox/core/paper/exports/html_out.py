@@ -15,7 +15,6 @@ from string import Template
 from ...bench.bench import NAMES, JobStep, bench_of
 from ...bench.gates import lines
 from ...bench.step import Step
-from ...bench.verb import Gate
 from ...cuts.plan import Plan
 from ...drawing.bench_words import BenchWords, gate_title
 from ...drawing.way_words import sentence
@@ -124,10 +123,10 @@ def _steps(made: Made) -> Iterator[str]:
 
 
 def _gate(made: Made, words: BenchWords, letter: str, step: Step, job: JobStep) -> Iterator[str]:
-    if step.gate is Gate.NONE:
-        return
     bench = bench_of(made)
     rows = [words.gate_line(letter, step, row) for row in lines(bench, letter, step)]
+    if not rows:
+        return
     ticks = "".join(_tick(f"gate-{letter}-{step.key}-{i}", escape(row)) for i, row in enumerate(rows))
     yield f"<div class=gate><b>{escape(gate_title(step.gate))}</b>{ticks}</div>"
 
