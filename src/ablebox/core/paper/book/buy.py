@@ -1,70 +1,90 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""What is bought: everything to the last screw, and each piece of hardware with the rule it was chosen by."""
+"""What is bought: everything to the last screw, each piece of hardware with the rule it was chosen by."""
 
 from __future__ import annotations
 
-from ..lists.buy_list import buy_list
-from ..lists.buying import hardware, packets, reasons
-from .chapter import Chapter
-from .pages import EDGE, Column, Pages
-from .typesetting import LEADING, PLAIN
+from dataclasses import dataclass
+from itertools import zip_longest
 
-#: From line to line where reasons are told, as a share of the type.
-_LEADING = 1.15
+from ...buying.book import BuyState
+from ..canvas.pdf_canvas import width_of
+from ..lists.buy_list import BuyRow, buy_list
+from ..lists.buying import reasons
+from .chapter import Chapter
+from .flow import GUTTER, Flow
+from .pages import BOX, EDGE, Pages
+from .typesetting import LEADING, PLAIN, TYPE
+
+#: From line to line, as a share of the type; between two rows; how large amounts are; what stands between columns, in points.
+_LEADING, _APART, _AMOUNT, _GAP = 1.13, 2.4, 12.0, 6.0
+
+
+@dataclass(frozen=True, slots=True)
+class _Told:
+    """A row as it is written: how much, what, the step it is needed at, and what is said of it in smaller words."""
+
+    amount: str
+    name: str
+    step: str
+    why: str
 
 
 def buy_pages(book: Pages) -> None:
-    """Write the list to take to the store, and why each piece of hardware is what it is."""
-    rows = buy_list(book.made, book.plans)
+    """Write the list to take to the store, with why each piece of hardware is what it is."""
+    whys = reasons(book.made)
+    listed = buy_list(book.made, book.plans)
+    # What is looked at in several rows that follow each other stands below the last of them.
+    looks = [
+        row.look if after is None or after.look != row.look else "" for row, after in zip_longest(listed, listed[1:])
+    ]
+    rows = [_told(row, look, whys.get(row.name, "")) for row, look in zip(listed, looks, strict=True)]
 
     def begin() -> None:
-        book.start(Chapter.BUY, "To buy", "", "A tenth of the fasteners to spare; what is needed first stands first.")
+        under = "A tenth of the fasteners to spare. What is needed first stands first, its step at the right."
+        book.start(Chapter.BUY, "To buy", "", under)
 
     begin()
     if not rows:
         book.words(EDGE, "Nothing is to be bought.", book.wide)
-    wide = book.wide
-    columns = (
-        Column("", 0, "tick"), Column("how many", 88, "end", bold=True, size=12), Column("what", 100, wide=wide * 0.48),
-        Column("sold as", 106 + wide * 0.49, wide=wide * 0.13), Column("step", 106 + wide * 0.67, "end"), Column("how far", 114 + wide * 0.67, wide=wide * 0.12),
-    )  # fmt: skip
-    table = [
-        (
-            "x",
-            row.amount,
-            row.name + (f"; {row.look}" if row.look else ""),
-            row.sold,
-            str(row.first or ""),
-            row.book.state.value,
-        )
-        for row in rows
-    ]
-    if rows:
-        book.table(columns, table, begin, gap=2.4)
-    _why(book)
-
-
-def _why(book: Pages) -> None:
-    rows, whys = hardware(book.made), reasons(book.made)
-    told = [(name, pieces, whys[name]) for name, pieces in rows if name in whys]
-    if not told:
         return
-
-    def begin() -> None:
-        book.start(Chapter.BUY, "Hardware, and why")
-
-    if book.y + 60 > book.bottom:
-        begin()
-    else:
-        book.heading(EDGE, "Hardware, and why")
-    flow = book.flow(book.columns, begin)
     book.plain, book.leading = PLAIN, _LEADING
-    for name, pieces, why in told:
-        sold = packets(book.made, name, pieces)
-        head = f"{pieces} × {name}" + (f", {sold}" if sold else "")
-        flow.need(book.high(head, flow.wide, bold=True) + book.high(why, flow.wide) + 4)
-        book.words(flow.x, head, flow.wide, bold=True)
-        book.words(flow.x, why, flow.wide)
-        book.y += 4
-    book.plain, book.leading = 1.0, LEADING
+    amounts = max(width_of(row.amount, _AMOUNT, True) for row in rows)
+    flow = book.flow(book.columns, begin)
+    wide = (book.wide - (book.columns - 1) * GUTTER) / book.columns
+    flow.need(_high(book, rows[0], amounts, wide))
+    for row in rows:
+        flow.need(_high(book, row, amounts, flow.wide))
+        _row(book, flow, row, amounts)
     flow.end()
+    book.plain, book.leading = 1.0, LEADING
+
+
+def _told(row: BuyRow, look: str, why: str) -> _Told:
+    needed = f"{row.needed} needed" if row.spare else ""
+    state = row.book.state.value if row.book.state is not BuyState.TO_ORDER else ""
+    name = ", ".join(filter(None, (row.name, row.sold)))
+    said = "; ".join(filter(None, (state, needed, look)))
+    return _Told(row.amount, name, str(row.first or ""), "; ".join(filter(None, (said, why))))
+
+
+def _room(row: _Told, amounts: float, wide: float) -> float:
+    """Return how wide a name may be."""
+    return wide - BOX - amounts - 3 * _GAP - width_of(row.step, TYPE, False)
+
+
+def _high(book: Pages, row: _Told, amounts: float, wide: float) -> float:
+    below = book.high(row.why, wide - BOX - _GAP) if row.why else 0.0
+    return len(book.broken(row.name, _room(row, amounts, wide), TYPE)) * TYPE * _LEADING + below + _APART
+
+
+def _row(book: Pages, flow: Flow, row: _Told, amounts: float) -> None:
+    canvas, x = book.canvas, flow.x + BOX + _GAP
+    book.tick(flow.x, book.y)
+    canvas.text(x + amounts, book.y, row.amount, _AMOUNT, "end", "ink", True)
+    canvas.text(flow.x + flow.wide, book.y, row.step, TYPE, "end", "ink", False)
+    for line in book.broken(row.name, _room(row, amounts, flow.wide), TYPE):
+        canvas.text(x + amounts + _GAP, book.y, line, TYPE, "start", "ink", False)
+        book.y += TYPE * _LEADING
+    if row.why:
+        book.words(x, row.why, flow.wide - BOX - _GAP)
+    book.y += _APART

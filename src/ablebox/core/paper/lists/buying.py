@@ -4,7 +4,7 @@
 from __future__ import annotations
 
 from collections import Counter
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from fractions import Fraction
 from math import ceil
 
@@ -134,9 +134,20 @@ def reasons(made: Made) -> dict[str, str]:
             letters = found.setdefault(name, {}).setdefault(why, [])
             if letter not in letters:
                 letters.append(letter)
-    return {
-        name: "; ".join(f"{', '.join(letters)}: {why}" for why, letters in whys.items()) for name, whys in found.items()
-    }
+    return {name: _by_case(whys) for name, whys in found.items()}
+
+
+def _by_case(whys: Mapping[str, Sequence[str]]) -> str:
+    """Return reasons with the letters of their cases; what all of them say is said once, behind them."""
+    said = {why: why.split("; ") for why in whys}
+    first = next(iter(said.values()))
+    common = [clause for clause in first if len(said) > 1 and all(clause in clauses for clauses in said.values())]
+    rows: dict[str, list[str]] = {}
+    for why, letters in whys.items():
+        own = "; ".join(clause for clause in said[why] if clause not in common)
+        rows.setdefault(own, []).extend(letters)
+    told = [f"{', '.join(sorted(letters))}{': ' * bool(own)}{own}" for own, letters in rows.items()]
+    return "; ".join([*told, *([f"all: {'; '.join(common)}"] if common else [])])
 
 
 def boards_to_buy(made: Made) -> list[str]:
