@@ -35,7 +35,7 @@ bench: $(READY)
 
 COUNT ?= 20000
 #: Tests that try at random, and try more where there is time to prove.
-RANDOM := $(addprefix tests.core.test_,case one_pass room snags edits saw search) tests.window.test_fuzz
+RANDOM := $(addprefix tests.core.test_,case one_pass room snags edits saw search paper) tests.window.test_fuzz
 
 prove: $(READY)
 	$(BIN)/python tools/prove.py $(COUNT)

@@ -30,6 +30,7 @@ from ablebox.core.bench.thing import ThingKind
 from ablebox.core.bench.verb import Gate, What
 from ablebox.core.cabinet.kinds import starting_case
 from ablebox.core.drawing.bench_words import BenchWords
+from ablebox.core.drawing.gate_words import gate_line
 from ablebox.core.drawing.job_view import job_view
 from ablebox.core.lengths import inches, millimetres
 from ablebox.core.order.order import QUESTIONS
@@ -320,7 +321,7 @@ class Gates(unittest.TestCase):
         for job in bench_of(self.made).steps:
             for letter, step in job.rows:
                 for row in lines(bench_of(self.made), letter, step):
-                    self.assertTrue(words.gate_line(letter, step, row))
+                    self.assertTrue(gate_line(words.fetched, letter, step, row))
 
 
 class Words(unittest.TestCase):

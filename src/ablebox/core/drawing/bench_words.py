@@ -1,53 +1,38 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""A step at the bench in words: what it is called, what is fetched, what is done line by line, what to heed. On screen and paper alike."""
+"""A step at the bench in words: what is fetched, with what tools, what is done line by line, what is looked at. On screen and paper alike."""
 
 from __future__ import annotations
 
 from collections import Counter
-from collections.abc import Iterable, Iterator, Sequence
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from functools import cached_property
 
 from ..assembly.fastener import Fastener
 from ..assembly.part import CutKind
 from ..assembly.put_on import PutOn
-from ..assembly.role import FRAMES, FRONTS, PartKind, Role
-from ..assembly.uses import Use
+from ..assembly.role import FRAMES, PartKind, Role
 from ..bench.bench import Bench, JobStep
 from ..bench.by_piece import CALLED
-from ..bench.gates import Ask, GateLine, closed
 from ..bench.lots import DADO
 from ..bench.step import Step
-from ..bench.thing import Thing, ThingKind
-from ..bench.verb import Gate, Verb, What
+from ..bench.thing import ThingKind
+from ..bench.verb import Verb, What
 from ..bench.work import DIAGONALS
 from ..fit_book import is_of_room
 from ..lengths import Length, inches
-from ..materials import material
-from ..parts.words import drill, named
+from ..parts.words import named
 from ..project.placed import FILLER
 from ..schedule.durations import Durations
 from ..shop.weights import lifting
 from . import fit_words
 from .fetched import Fetched
-from .finish_words import RAGS
 from .hardware_words import hung, put_on
-from .way_words import dust, from_words, listed, plural, way_words
+from .heeded import heeded
+from .hole_words import hole_words
+from .step_titles import title_of
+from .way_words import from_words, listed, plural, way_words
 
-#: Titles: what a ticket says.
-TITLES = {
-    What.JIGS: "make blocks", What.SAW: "cut parts",
-    What.MARK: "mark parts", What.TEST: "test cuts", What.MACHINE: "machine", What.BAND: "band edges", What.PINS: "pin holes",
-    What.BORE: "bore", What.DRY_FIT: "dry fit", What.PREFINISH: "finish inside", What.FINISH: "finish", What.CASE: "bottom in",
-    What.SIDE: "second side", What.PARTITIONS: "partitions in", What.SHELVES_FIXED: "shelves in", What.TOP_RAILS: "top rails",
-    What.CASE_TOP: "top on", What.RAILS: "hanging rail", What.SQUARE: "square", What.BACK: "back on", What.FRAME_MADE: "make frame",
-    What.FRAME: "frame on", What.BASE: "base", What.KICK: "kick on", What.END: "end panels", What.PACKERS: "packers",
-    What.SLIDES: "slides", What.OPENINGS: "openings", What.BOXES: "make boxes", What.BOX_SLIDES: "box slides",
-    What.LEAVES: "make doors", What.HINGES: "hinges", What.RACKS: "door racks", What.PLATES: "plates", What.BOXES_IN: "boxes in", What.DIVIDERS: "dividers",
-    What.DOORS: "doors on", What.FRONTS: "fronts on", What.PULLS: "pulls", What.LATCHES: "latches", What.COUNTER_MADE: "make counter",
-    What.COUNTER: "counter on", What.FITTINGS: "fittings", What.SHELVES: "loose shelves", What.CHECK: "check",
-    What.OFF: "take out", What.CARRY: "carry in", **fit_words.TITLES,
-}  # fmt: skip
 _TOOLS = {
     What.JIGS: "saw with stop block, plane, rule, pencil", What.SAW: "saw, stops, labels",
     What.MARK: "pencil, labels", What.TEST: "saw or router, scrap of the same sheet", What.MACHINE: "saw or router, rule",
@@ -58,8 +43,6 @@ _TOOLS = {
     What.PULLS: "drilling guide, driver", What.LATCHES: "pencil, drill, driver", What.CHECK: "square, eyes and hands", What.CARRY: "a helper, straps", What.OFF: "driver, tape, pencil",
     What.SHELVES: "hands", What.HINGES: "driver", What.RACKS: "driver, square", What.PLATES: "driver, plate jig", What.DIVIDERS: "hands", **fit_words.TOOLS,
 }  # fmt: skip
-#: What is done to the parts of the case and, later, to those of boxes and fronts.
-_OF_LOTS = frozenset({What.SAW, What.MARK, What.TEST, What.MACHINE, What.BAND, What.PINS, What.BORE, What.PREFINISH})
 _IN_DADOES = (PartKind.BOTTOM, PartKind.FIXED_SHELF, PartKind.PARTITION)
 #: What is put together lying flat.
 _FLAT = frozenset({What.FRAME_MADE, What.LEAVES, What.COUNTER_MADE})
@@ -67,21 +50,6 @@ _NEIGHBOURS = "the neighbour’s stile"
 _GLUED_TOOLS = "glue, {} clamps, square, damp rag"
 #: A clamp for so much of a joint, two at least, and as many as a shop has at most (common practice: 8 to 10 in).
 _A_CLAMP, _MOST_CLAMPS = inches(9), 16
-_USES = {
-    Use.PIN: "pin", Use.SLIDE: "slide", Use.SLIDE_REAR: "slide hook", Use.PLATE: "hinge plate", Use.CUP: "hinge cup",
-    Use.CUP_SCREW: "hinge screw", Use.PULL: "pull", Use.ROD: "rod socket", Use.THROUGH: "through", Use.LAMP: "lamp", Use.CLEARANCE: "clearance",
-    Use.POCKET: "pocket", Use.CONNECTOR: "connector", Use.DOWEL: "dowel", Use.BISCUIT: "biscuit", Use.PILOT: "pilot",
-}  # fmt: skip
-_GATES = {
-    Gate.GLUE: "Before the glue", Gate.BACK: "Before the back closes it off", Gate.STAND: "Before it stands up",
-    Gate.TOP: "Before the top goes on", Gate.FINISH: "Before the finish", Gate.CARRY: "Before it is carried in",
-}  # fmt: skip
-_ASKS = {
-    Ask.WIPED: "squeezed-out glue is wiped off inside",
-    Ask.OPENINGS: "openings in the back are cut", Ask.DIAGONALS: "the back’s own diagonals agree",
-    Ask.UNDERSIDE: "everything on the underside is done", Ask.TAPE: "tape tails hang out of the drawers to pull them by",
-    Ask.LAID_OUT: "every member of the frame was laid out before it was pocketed", Ask.TWO: "two are there, or drawers, doors and shelves are out",
-}  # fmt: skip
 
 
 @dataclass(frozen=True, slots=True)
@@ -107,18 +75,6 @@ class StepWords:
     check: str
     minutes: int
     wait: str
-
-
-def title_of(step: Step) -> str:
-    """Return what a step is called."""
-    if step.what in _OF_LOTS and step.roles and all(role.of is not None or role.kind in FRONTS for role in step.roles):
-        return f"{TITLES[step.what]}: fronts"
-    return TITLES[step.what]
-
-
-def gate_title(gate: Gate) -> str:
-    """Return what a gate is called."""
-    return _GATES.get(gate, "")
 
 
 class BenchWords:
@@ -158,7 +114,14 @@ class BenchWords:
         if step.angle:
             tools += ", right-angle driver"
         return StepWords(
-            title_of(step), tuple(fetch), tools, tuple(do), tuple(self._cautions(job)), self._check(job), time, wait
+            title_of(step),
+            tuple(fetch),
+            tools,
+            tuple(do),
+            tuple(heeded(self.fetched, job)),
+            self._check(job),
+            time,
+            wait,
         )
 
     def _clamps(self, job: JobStep) -> int:
@@ -302,32 +265,12 @@ class BenchWords:
         return found
 
     def _bored(self, letter: str, step: Step) -> Iterator[str]:
-        for words in self._holes(letter, step.does):
+        for words in hole_words(self.fetched, letter, step.does):
             yield f"{words}."
         if step.what is What.BORE and any(role.kind in FRAMES for role in step.roles):
             yield "Lay all members of the frame out before the first of them is pocketed."
         if step.what is What.PINS:
             yield "Set the jig from the same end on every part, or shelves rock."
-
-    def _holes(self, letter: str, things: Iterable[Thing]) -> list[str]:
-        """Return how many holes of each kind are in which parts."""
-        assembly = self.bench.assembly(letter)
-        rows: dict[Use, dict[Role, int]] = {}
-        bits: dict[Use, dict[str, None]] = {}
-        for thing in things:
-            if thing.kind is ThingKind.HOLE and thing.role is not None:
-                holes = assembly.part(thing.role).told.holes[thing.number]
-                counts = rows.setdefault(holes.use, {})
-                counts[thing.role] = counts.get(thing.role, 0) + 1
-                bits.setdefault(holes.use, {})[drill(holes.diameter, self.made.units)] = None
-        found = []
-        for use, counts in rows.items():
-            total = sum(counts.values())
-            # Biscuits are cut by their own machine.
-            bit = "" if use is Use.BISCUIT else f", bit {', '.join(bits[use])}"
-            holes_in = f"hole{'s' if total > 1 else ''} in {listed(self.codes(letter, counts))}"
-            found.append(f"{total} {_USES[use]} {holes_in}{bit}")
-        return found
 
     def _put(self, letter: str, step: Step) -> Iterator[str]:
         fasteners = self.bench.assembly(letter).fasteners
@@ -385,45 +328,6 @@ class BenchWords:
             into_words = f" into {listed(list(dict.fromkeys(codes)))}" if codes else ""
             yield f"{total} {named(total, name)}{side}{into_words}."
 
-    # What to heed
-
-    def _cautions(self, job: JobStep) -> Iterator[str]:
-        step = job.step
-        match step.what:
-            case What.SAW:
-                yield "Guard and riving knife on, push stick at hand; whole sheets with two or broken down on the floor first."
-                yield dust(self._stuffs(job))
-                if not self.made.project.coats.outside:
-                    yield "The finish is not decided: show cuts and what is sanded to be seen wait for it."
-            case What.JIGS:
-                yield "Short pieces are cut off against a stop from a long strip, never ripped short by hand."
-            case What.MACHINE | What.TEST:
-                yield "Where guard and riving knife come off for a dado set: featherboard, push block, no through cuts. Router: against the feed, hold with a jig."
-                yield dust(self._stuffs(job))
-            case What.PINS | What.BORE:
-                yield "Stop on the bit; clamp the part, small ones in a jig."
-            case What.LEAVES | What.BOXES:
-                yield "Narrow parts are held in a jig, never freehand."
-            case What.BAND:
-                yield "Hot iron and sharp trimmer: cut away from the hand."
-            case What.FINISH | What.PREFINISH:
-                yield f"{RAGS} The maker’s sheet decides."
-            case What.CARRY:
-                yield "Lift with two, with straight backs; what can tip is tied to the wall. Wiring, gas and water are for licensed trades; local codes decide."
-            case What.COUNTER:
-                yield "Lift with two."
-            case what if what in fit_words.TITLES:
-                yield from fit_words.cautions(self.bench.fit, what, job.letters)
-
-    def _stuffs(self, job: JobStep) -> set[str]:
-        """Return what the parts of a step are made of."""
-        rows = [(letter, role) for letter, each in job.rows for role in each.roles if self._has(letter, role)]
-        rack = self.made.project.rack
-        return {material(rack.stock(self.bench.assembly(letter).part(role).goods).stuff).code for letter, role in rows}
-
-    def _has(self, letter: str, role: Role) -> bool:
-        return self.fetched.part(letter, role) is not None
-
     def _check(self, job: JobStep) -> str:
         match job.step.what:
             case What.CASE | What.SIDE | What.TOP_RAILS | What.CASE_TOP:
@@ -438,16 +342,3 @@ class BenchWords:
                 return "the part goes in by hand and does not fall out"
             case what:
                 return fit_words.checked(what)
-
-    def gate_line(self, letter: str, gated: Step, line: GateLine) -> str:
-        """Return a line of the gate before a step in words."""
-        if line.ask is not None:
-            return _ASKS[line.ask]
-        assert line.step is not None
-        step = line.step
-        if step.what is What.PINS:
-            return self._holes(letter, step.does)[0].partition(", bit")[0]
-        if step.what is What.BORE and gated.gate is not Gate.GLUE:
-            shut = closed(self.bench, letter, gated)
-            return "; ".join(self._holes(letter, [thing for thing in step.does if thing in shut]))
-        return title_of(step)

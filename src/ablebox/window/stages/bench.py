@@ -17,9 +17,11 @@ from ...core.bench.lots import DADO
 from ...core.bench.step import Step
 from ...core.bench.verb import Gate, What
 from ...core.bench.work import DIAGONALS
-from ...core.drawing.bench_words import BenchWords, gate_title, title_of
+from ...core.drawing.bench_words import BenchWords
+from ...core.drawing.gate_words import gate_line, gate_title
 from ...core.drawing.job_view import job_view
 from ...core.drawing.shapes import Drawing
+from ...core.drawing.step_titles import title_of
 from ...core.lengths import Length
 from ...core.project import bench_edits
 from ...core.units import System
@@ -205,7 +207,7 @@ class BenchStage(StepsStage):
         self.under.set_text(f"{lies} · {said.tools} · about {said.minutes} minutes · sizes in {unit}")
         self.drawing.show_drawing(self._picture(job))
         if gate:
-            rows = [(row.place, words.gate_line(letter, step, row), row.done) for row in gate]
+            rows = [(row.place, gate_line(words.fetched, letter, step, row), row.done) for row in gate]
             self.gate.show_gate(f"{gate_title(step.gate)}, case {letter}", rows)
         tickets = [
             Ticket(

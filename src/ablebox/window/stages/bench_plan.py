@@ -11,7 +11,7 @@ from PyQt6.QtWidgets import QVBoxLayout
 
 from ...core.bench.bench import Bench, JobStep, bench_of
 from ...core.days.typed import write_spans
-from ...core.drawing.bench_words import title_of
+from ...core.drawing.step_titles import title_of
 from ...core.schedule.day import to_another_day
 from ...core.schedule.plan import Plan
 from ...core.schedule.search import plan_of

@@ -10,11 +10,12 @@ from PyQt6.QtWidgets import QHBoxLayout, QPushButton, QVBoxLayout
 from ...core.bench.bench import JobStep
 from ...core.bench.fitting import IN_ROOM
 from ...core.bench.verb import What
-from ...core.drawing.bench_words import BenchWords, title_of
+from ...core.drawing.bench_words import BenchWords
 from ...core.drawing.fit_view import fit_plan, fit_view, times
 from ...core.drawing.fit_words import lines
 from ...core.drawing.job_view import standing, wall_of
 from ...core.drawing.shapes import Drawing
+from ...core.drawing.step_titles import title_of
 from ...core.fit.fit import Fit
 from ...core.order.first import First
 from ...core.project import bench_edits

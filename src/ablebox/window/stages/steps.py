@@ -9,7 +9,8 @@ from PyQt6.QtCore import Qt
 from PyQt6.QtGui import QKeyEvent
 
 from ...core.bench.bench import Bench, JobStep, bench_of
-from ...core.drawing.bench_words import BenchWords, title_of
+from ...core.drawing.bench_words import BenchWords
+from ...core.drawing.step_titles import title_of
 from ...core.errors import LengthNotUnderstood
 from ...core.log.entry import Entry, EntryKind
 from ...core.project import bench_edits

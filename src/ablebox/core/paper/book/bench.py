@@ -16,7 +16,8 @@ from ...bench.bench import NAMES, JobStep, bench_of
 from ...bench.gates import lines
 from ...bench.step import CaseSteps, Step
 from ...bench.verb import What
-from ...drawing.bench_words import BenchWords, gate_title
+from ...drawing.bench_words import BenchWords
+from ...drawing.gate_words import gate_line, gate_title
 from ...drawing.job_view import job_view
 from ...drawing.way_words import listed, sentence
 from ...jigs.blocks import blocks, sizes
@@ -115,7 +116,7 @@ def _told(book: Pages, words: BenchWords, letter: str, step: Step, number: int) 
     bench = bench_of(book.made)
     said = words.of(JobStep(number, ((letter, step),)))
     gate: tuple[str, ...] = ()
-    rows = Counter(words.gate_line(letter, step, row) for row in lines(bench, letter, step))
+    rows = Counter(gate_line(words.fetched, letter, step, row) for row in lines(bench, letter, step))
     # Steps that are called the same stand on one line, with how many they are.
     if rows:
         gate = (gate_title(step.gate), *(f"{text} ×{count}" if count > 1 else text for text, count in rows.items()))

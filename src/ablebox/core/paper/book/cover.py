@@ -8,12 +8,12 @@ from datetime import datetime, time
 
 from ...bench.bench import bench_of
 from ...drawing import case_views
-from ...drawing.bench_words import title_of
 from ...drawing.exploded import exploded
 from ...drawing.look import Look
 from ...drawing.plan_view import plan_view
 from ...drawing.run_view import run_view
 from ...drawing.shapes import Drawing
+from ...drawing.step_titles import title_of
 from ...project.log_edits import open_items
 from ...schedule.plan import Plan as DayPlan
 from ...schedule.search import plan_of

@@ -10,9 +10,10 @@ from dataclasses import dataclass
 from ...bench.bench import JobStep, bench_of
 from ...bench.fitting import IN_ROOM
 from ...bench.verb import What
-from ...drawing.bench_words import BenchWords, title_of
+from ...drawing.bench_words import BenchWords
 from ...drawing.fit_view import fit_view
 from ...drawing.fit_words import READ, asked, line_words, lines, places, screw_sums
+from ...drawing.step_titles import title_of
 from ...fit.before import Line
 from ...fit.fillers import gap_of
 from ...fit.fit import Fit

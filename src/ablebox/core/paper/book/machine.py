@@ -187,9 +187,9 @@ def _drawings(book: Pages, flow: Flow | None, rows: Sequence[Told], tall: tuple[
         _cautions(book, flow)
     else:
         flow.again = begin
-        flow.need(24 + book.high(under, flow.wide) + 120)
         book.y += 4
         _cautions(book, flow)
+        flow.need(24 + book.high(under, flow.wide) + 120)
         book.heading(flow.x, "Machining", 15)
         book.words(flow.x, under, flow.wide)
         book.y += 8

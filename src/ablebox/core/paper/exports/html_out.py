@@ -16,7 +16,8 @@ from ...bench.bench import NAMES, JobStep, bench_of
 from ...bench.gates import lines
 from ...bench.step import Step
 from ...cuts.plan import Plan
-from ...drawing.bench_words import BenchWords, gate_title
+from ...drawing.bench_words import BenchWords
+from ...drawing.gate_words import gate_line, gate_title
 from ...drawing.way_words import sentence
 from ...parts.words import edges
 from ...project.tree import Project
@@ -124,7 +125,7 @@ def _steps(made: Made) -> Iterator[str]:
 
 def _gate(made: Made, words: BenchWords, letter: str, step: Step, job: JobStep) -> Iterator[str]:
     bench = bench_of(made)
-    rows = [words.gate_line(letter, step, row) for row in lines(bench, letter, step)]
+    rows = [gate_line(words.fetched, letter, step, row) for row in lines(bench, letter, step)]
     if not rows:
         return
     ticks = "".join(_tick(f"gate-{letter}-{step.key}-{i}", escape(row)) for i, row in enumerate(rows))
