@@ -77,7 +77,7 @@ class Row:
     @property
     def name(self) -> str:
         """The name of the strip that comes off, such as ``1b3``; empty if it is not told."""
-        found = re.match(r"((?:\d+[a-z]*)+)(?::|$)", self.gives)
+        found = re.match(r"((?:\d+[a-z]*)+)(?:[:,]|$)", self.gives)
         return found[1] if found else ""
 
     @property
@@ -294,7 +294,8 @@ def _cut_out(pages: Sequence[Printed]) -> dict[str, tuple[float, float]]:
                         tries.append((_away(rings[row.n], line), off, board, one, two))
         if not tries:
             raise Unclear(f"cut {row.n}: {row}")
-        tries.sort(key=lambda each: each[:2])
+        # What is drawn must fit as well as the number must stand there.
+        tries.sort(key=lambda each: each[0] + each[1])
         best = tries[0]
         parted = {each.codes for each in best[3:]}
         if any(

@@ -11,7 +11,7 @@ from ..canvas.pdf_canvas import width_of
 from ..lists.buy_list import BuyRow, buy_list
 from ..lists.buying import reasons
 from .chapter import Chapter
-from .flow import GUTTER, Flow
+from .flow import Flow
 from .pages import BOX, EDGE, Pages
 from .typesetting import LEADING, PLAIN, TYPE
 
@@ -43,19 +43,22 @@ def buy_pages(book: Pages) -> None:
         under = "A tenth of the fasteners to spare. What is needed first stands first, its step at the right."
         book.start(Chapter.BUY, "To buy", "", under)
 
-    begin()
     if not rows:
+        begin()
         book.words(EDGE, "Nothing is to be bought.", book.wide)
         return
-    book.plain, book.leading = PLAIN, _LEADING
     amounts = max(width_of(row.amount, _AMOUNT, True) for row in rows)
-    flow = book.flow(book.columns, begin)
-    wide = (book.wide - (book.columns - 1) * GUTTER) / book.columns
-    flow.need(_high(book, rows[0], amounts, wide))
-    for row in rows:
-        flow.need(_high(book, row, amounts, flow.wide))
-        _row(book, flow, row, amounts)
-    flow.end()
+
+    def write() -> None:
+        begin()
+        flow = book.flow(book.columns, begin)
+        for row in rows:
+            flow.need(_high(book, row, amounts, flow.wide))
+            _row(book, flow, row, amounts)
+        flow.end()
+
+    book.plain, book.leading = PLAIN, _LEADING
+    book.evenly(write)
     book.plain, book.leading = 1.0, LEADING
 
 
