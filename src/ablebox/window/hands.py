@@ -8,8 +8,10 @@ typing starts anew. Keys of one letter work on keyboards of any language, by whe
 from __future__ import annotations
 
 from PyQt6.QtCore import QEvent, QObject, Qt, QTimer
-from PyQt6.QtGui import QAction, QFocusEvent, QKeyEvent
+from PyQt6.QtGui import QAction, QFocusEvent, QKeyEvent, QKeySequence, QWheelEvent
 from PyQt6.QtWidgets import QAbstractButton, QAbstractSpinBox, QApplication, QComboBox, QLineEdit, QMainWindow, QWidget
+
+from .widgets.length_field import LengthField
 
 _BOXES = (QComboBox, QAbstractSpinBox)
 _ENTER = (Qt.Key.Key_Return, Qt.Key.Key_Enter)
@@ -37,19 +39,34 @@ class Hands(QObject):
         """Keep to the rules; returns whether an event is dealt with."""
         if event is None or not isinstance(watched, QWidget):
             return False
-        kind = event.type()
-        if kind == QEvent.Type.Polish and isinstance(watched, _BOXES):
-            watched.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
-        elif kind == QEvent.Type.Wheel and isinstance(watched, _BOXES) and not watched.hasFocus():
-            # What scrolls around it gets the wheel.
-            event.ignore()
-            return True
-        elif kind == QEvent.Type.FocusIn and isinstance(watched, QLineEdit) and isinstance(event, QFocusEvent):
-            if event.reason() == Qt.FocusReason.MouseFocusReason:
+        # Every event of the program comes by here: its type is asked for only where it matters.
+        if isinstance(event, QKeyEvent):
+            kind = event.type()
+            if kind == QEvent.Type.KeyPress and watched.window() is self._window:
+                return self._key(watched, event)
+            return kind == QEvent.Type.ShortcutOverride and self._leaves(watched, event)
+        if isinstance(event, QFocusEvent):
+            clicked = event.reason() == Qt.FocusReason.MouseFocusReason
+            if isinstance(watched, QLineEdit) and clicked and event.type() == QEvent.Type.FocusIn:
                 QTimer.singleShot(0, watched.selectAll)
-        elif kind == QEvent.Type.KeyPress and isinstance(event, QKeyEvent) and watched.window() is self._window:
-            return self._key(watched, event)
+        elif isinstance(watched, _BOXES):
+            if isinstance(event, QWheelEvent):
+                # What scrolls around it gets the wheel.
+                event.setAccepted(watched.hasFocus())
+                return not watched.hasFocus()
+            if event.type() == QEvent.Type.Polish:
+                watched.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         return False
+
+    def _leaves(self, watched: QWidget, event: QKeyEvent) -> bool:
+        """Whether a field of a size leaves undo and redo to the window: nothing was typed in it that could be taken back."""
+        if not isinstance(watched, LengthField):
+            return False
+        undo, redo = event.matches(QKeySequence.StandardKey.Undo), event.matches(QKeySequence.StandardKey.Redo)
+        leaves = (undo and not watched.isUndoAvailable()) or (redo and not watched.isRedoAvailable())
+        if leaves:
+            event.ignore()
+        return leaves
 
     def _key(self, watched: QWidget, event: QKeyEvent) -> bool:
         if event.key() in _ENTER and isinstance(watched, QAbstractButton):

@@ -5,8 +5,8 @@ from __future__ import annotations
 
 from collections.abc import Callable
 
-from PyQt6.QtCore import QEvent, QSize, Qt, pyqtSignal
-from PyQt6.QtGui import QFocusEvent, QKeyEvent, QKeySequence, QMouseEvent, QPainter, QPaintEvent
+from PyQt6.QtCore import QSize, Qt, pyqtSignal
+from PyQt6.QtGui import QFocusEvent, QKeyEvent, QMouseEvent, QPainter, QPaintEvent
 from PyQt6.QtWidgets import QLineEdit, QStyle, QStyleOptionFrame
 
 from ..desk import Desk
@@ -139,15 +139,6 @@ class LengthField(QLineEdit):
         else:
             self.clear()
         return True
-
-    def event(self, event: QEvent | None) -> bool:
-        """Leave undo and redo to the window as long as nothing was typed that could be taken back in the field."""
-        if isinstance(event, QKeyEvent) and event.type() == QEvent.Type.ShortcutOverride:
-            undo, redo = event.matches(QKeySequence.StandardKey.Undo), event.matches(QKeySequence.StandardKey.Redo)
-            if (undo and not self.isUndoAvailable()) or (redo and not self.isRedoAvailable()):
-                event.ignore()
-                return False
-        return super().event(event)
 
     def keyPressEvent(self, event: QKeyEvent | None) -> None:
         if event is None:
