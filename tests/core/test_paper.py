@@ -13,7 +13,7 @@ from dataclasses import replace
 from datetime import date
 from fractions import Fraction
 from random import Random
-from typing import Any
+from typing import Any, ClassVar
 from unittest import mock
 
 import segno
@@ -143,8 +143,7 @@ class Book(Demo):
     def test_every_page_is_read_at_arms_length(self) -> None:
         """Type, overlaps and edges of the paper, measured on the PDF by what shares no code with it (``tests/paper_read``)."""
         seen = 0
-        for made, plans, on in self._books():
-            data = shop_book(made, plans, Wanted(paper(on)))
+        for made, on, _, data in self._printed():
             self.assertEqual(faults(data), [], (made.project.name, on))
             seen += len(PdfReader(io.BytesIO(data)).pages)
         self.assertGreater(seen, 40)
@@ -153,9 +152,8 @@ class Book(Demo):
     def test_a_sheet_is_cut_by_its_page_alone(self) -> None:
         """Somebody with scissors and the PDF (``tests/scissors``): every piece comes out as the list of parts wants it."""
         sheets = shared = 0
-        for made, plans, on in self._books():
-            pages = book_pages(made, plans, Wanted(paper(on), chapters=(Chapter.SHEETS,)))
-            printed = PdfReader(io.BytesIO(pdf_of(pages, "x"))).pages
+        for made, _, pages, data in self._printed():
+            printed = PdfReader(io.BytesIO(data)).pages
             wanted = {
                 piece: (part.cut_length.length.mm, part.cut_width.length.mm)
                 for part in made.parts
@@ -273,6 +271,16 @@ class Book(Demo):
         text = " ".join(page.extract_text() for page in printed)
         for words in ("Ořešák", "Дом", "Кухня", "Шкаф", "→", "ντουλά", "\ufffd"):
             self.assertIn(words, text)
+
+    _known: ClassVar[list[tuple[Made, str, list[Page], bytes]]] = []
+
+    def _printed(self) -> list[tuple[Made, str, list[Page], bytes]]:
+        """Return whole books as they are printed, each made once for all that read them."""
+        if not self._known:
+            for made, plans, on in self._books():
+                pages = book_pages(made, plans, Wanted(paper(on)))
+                self._known.append((made, on, pages, pdf_of(pages, made.project.name)))
+        return self._known
 
     def _books(self) -> Iterator[tuple[Made, dict[str, Plan], str]]:
         yield self.made, self.plans, "letter"
