@@ -226,7 +226,7 @@ def paper_pictures(path: Path, folder: Path) -> list[Path]:
     taken = [folder / "preview.png"]
     preview.grab().save(str(taken[0]))
     for name, (chapter, title) in _PAGES.items():
-        at = next(i for i, row in enumerate(preview.pages) if row[0] == chapter and row[1].startswith(title))
+        at = next(i for i, row in enumerate(preview.pages) if chapter in row[0] and row[1].startswith(title))
         points = preview.document.pagePointSize(at)
         size = QSize(_PAGE_WIDE, round(_PAGE_WIDE * points.height() / points.width()))
         picture = QPixmap(size)

@@ -13,8 +13,9 @@ from ...shop.boards import board_plans
 from ...stock import BoardGoods
 from ..canvas.pdf_canvas import width_of
 from .chapter import Chapter
-from .pages import BOX, EDGE, Pages
+from .pages import EDGE, Pages
 from .typesetting import LEADING, PLAIN, TYPE
+from .writing import BOX
 
 #: A strip as it is drawn, from one to the next, words beneath it, and from a board to the next, in points.
 _HIGH, _NEXT, _BENEATH, _APART = 14.2, 16.0, 13.0, 6.0

@@ -12,8 +12,9 @@ from ..lists.buy_list import BuyRow, buy_list
 from ..lists.buying import reasons
 from .chapter import Chapter
 from .flow import Flow
-from .pages import BOX, EDGE, Pages
+from .pages import EDGE, Pages
 from .typesetting import LEADING, PLAIN, TYPE
+from .writing import BOX
 
 #: From line to line, as a share of the type; between two rows; how large amounts are; what stands between columns, in points.
 _LEADING, _APART, _AMOUNT, _GAP = 1.13, 2.4, 12.0, 6.0

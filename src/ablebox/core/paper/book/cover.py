@@ -27,7 +27,8 @@ from ..lists.buying import boards_to_buy, cost, money, sheets_to_buy
 from ..lists.log_words import entry_words
 from .chapter import Chapter
 from .flow import GUTTER
-from .pages import EDGE, Column, Pages
+from .pages import EDGE, Pages
+from .table import Column, table
 from .typesetting import TYPE
 
 
@@ -233,4 +234,4 @@ def changes_page(book: Pages, since: int, rows: Sequence[tuple[str, str]]) -> No
         book.words(EDGE, "Nothing that stands on paper.", book.wide)
         return
     columns = (Column("", 0, "tick"), Column("what", 22, bold=True, wide=150), Column("how", 180, wide=book.wide - 180))
-    book.table(columns, [("x", *row) for row in rows], begin)
+    table(book, columns, [("x", *row) for row in rows], begin)

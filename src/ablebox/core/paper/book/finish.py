@@ -11,7 +11,8 @@ from ...finish.faces import Where, faces, total
 from ...finish.needs import amounts
 from ..lists.cautions import Met
 from .chapter import Chapter
-from .pages import EDGE, Column, Pages
+from .pages import EDGE, Pages
+from .table import Column, table
 
 
 def finish_pages(book: Pages) -> None:
@@ -51,7 +52,7 @@ def finish_pages(book: Pages) -> None:
             Column("coats", 305, "end"),
             Column("on, all coats", 395, "end"),
         )
-        table = [
+        wanted = [
             (
                 "x",
                 each.product,
@@ -61,7 +62,7 @@ def finish_pages(book: Pages) -> None:
             )
             for each in rows
         ]
-        book.table(columns, table, begin)
+        table(book, columns, wanted, begin)
     if book.y + 60 > book.bottom:
         begin()
     book.heading(EDGE, "Faces, case by case")
@@ -74,7 +75,7 @@ def finish_pages(book: Pages) -> None:
     for case, _ in made.built:
         mine = faces(made, case.letter)
         areas.append(("x", case.letter, *(made.units.area(total(mine, where)) for where in Where)))
-    book.table(by_case, areas, begin)
+    table(book, by_case, areas, begin)
     undecided = [
         f"{row.part.name} of {case.letter}, {row.face.words}" for case, _ in made.built for row in faces(made, case.letter) if row.where is Where.UNDECIDED
     ]  # fmt: skip
@@ -91,4 +92,4 @@ def _coats(book: Pages, schedule: Schedule, begin: Callable[[], None]) -> None:
     for coat in schedule.coats:
         wait = finish_words.wait(coat.recoat)
         rows.append(("x", coat.product + (", edges only" if coat.edges else ""), str(coat.grit), wait, ""))
-    book.table(columns, rows, begin)
+    table(book, columns, rows, begin)

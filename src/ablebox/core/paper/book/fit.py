@@ -27,7 +27,8 @@ from ..lists.cautions import Met
 from .came_out import HIGH, side_by_side, write_down
 from .chapter import Chapter
 from .flow import Flow
-from .pages import EDGE, Column, Pages
+from .pages import EDGE, Pages
+from .table import Column, table, table_high
 from .typesetting import LEADING, PLAIN, TYPE
 
 #: The share of a wall's page its drawing takes at least and at most, how far words stand behind their box, and
@@ -143,14 +144,14 @@ def _wall(book: Pages, fit: Fit, number: int) -> None:
             ", ".join(write(h) for h in heights) or "–", _screws(book, mine), _packed(book, fit, entry.letter),
         ))  # fmt: skip
     before = [each for each in fit.before if each.wall == number]
-    below = book.table_high(columns, rows) + _FILLER * len(fillers) + 12
+    below = table_high(book, columns, rows) + _FILLER * len(fillers) + 12
     below += sum(_line_high(book, each, book.wide) for each in before) + (26 if before else 0)
     # The drawing takes what is left of the page.
     room = book.bottom - book.y
     high = min(max(room * _PICTURE - _FILLER * len(fillers), room - below), room * _LARGEST)
     book.told_scale(book.draw(fit_view(fit, number), (EDGE, book.y, book.width - EDGE, book.y + high)))
     book.y += high + 12
-    book.table(columns, rows, begin)
+    table(book, columns, rows, begin)
     for space_number, space in fillers:
         gap = gap_of(fit, space_number)
         words = f"{space.name}: {write(gap.low)} at the floor, {write(gap.high)} at the top{', as measured' if gap.measured else ''}; measured"

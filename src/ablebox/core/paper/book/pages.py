@@ -1,11 +1,10 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""Pages of the shop book: the heading with its large tag, columns, tables, boxes to tick, lines to write on, the foot."""
+"""Pages of the shop book: the heading with its large tag, columns, drawings, the foot; what is tried on them and taken back."""
 
 from __future__ import annotations
 
 from collections.abc import Callable, Collection, Iterator, Mapping, Sequence
 from contextlib import contextmanager
-from dataclasses import dataclass
 
 from ...cuts.plan import Plan
 from ...drawing.shapes import Drawing
@@ -16,12 +15,11 @@ from ..canvas.recorded import Box, Page, Recorder
 from ..lists.cautions import CAUTIONS, Caution, Met
 from .chapter import Chapter
 from .flow import Flow
-from .typesetting import LEADING, ON_LINE, SMALL, TYPE, cut_to, lines_of, tokens, type_of
+from .typesetting import TYPE, cut_to
+from .writing import Writing
 
 #: Width of the margin, and the size of the tag in the heading, in points.
 EDGE, TAG = 40.0, 46.0
-#: The box that is ticked, in points.
-BOX = 11.0
 #: How wide a column of text is at least, in points.
 _COLUMN = 250.0
 #: Where the foot begins, from the lower edge of the page.
@@ -30,28 +28,7 @@ _FOOT = 44.0
 _SHARED, _BARE = 84.0, 62.0
 
 
-@dataclass(frozen=True, slots=True)
-class Column:
-    """A column of a table.
-
-    Args:
-        heading: over it.
-        x: where it stands, from the left edge of the table, in points.
-        anchor: ``start`` or ``end``; ``tick`` for a box, ``blank`` for a line to write on, as long as ``wide``.
-        wide: how wide what stands in it may be; it is broken into lines there. 0 for no limit.
-        bold: whether it is bold.
-        size: of its type.
-    """
-
-    heading: str
-    x: float
-    anchor: str = "start"
-    wide: float = 0.0
-    bold: bool = False
-    size: float = TYPE
-
-
-class Pages:
+class Pages(Writing):
     """The pages of a shop book as they are written.
 
     Args:
@@ -68,12 +45,11 @@ class Pages:
         self, made: Made, plans: Mapping[str, Plan], paper: Paper, date: str = "", revision: int = 0, cases: Collection[str] = (),
         chapters: Collection[Chapter] = (),
     ) -> None:  # fmt: skip
+        super().__init__({part.code for part in made.parts})
         self.made, self.plans, self.write = made, plans, made.units.write
         self.paper, self.date, self.revision = paper, date, revision
         self.cases, self.chapters = cases, chapters
         self.width, self.height = paper.size
-        self.pages: list[Page] = []
-        self.y = 0.0
         #: Where what is written begins on the page at hand, below its heading.
         self.begun = 0.0
         #: The left edge of what is written on.
@@ -81,24 +57,9 @@ class Pages:
         self._wide = self._low = 0.0
         #: How many pages there are when one is filled no further than to a place.
         self._short: tuple[int, float] | None = None
-        #: From line to line, as a share of the size of type.
-        self.leading = LEADING
-        #: How large words without a figure are beside those with one.
-        self.plain = 1.0
-        self._codes = {part.code for part in made.parts}
         self._heeded: list[Caution] = []
 
     # Pages
-
-    @property
-    def page(self) -> Page:
-        """The page at hand."""
-        return self.pages[-1]
-
-    @property
-    def canvas(self) -> Recorder:
-        """What is written on at the page at hand."""
-        return Recorder(self.page)
 
     @property
     def bottom(self) -> float:
@@ -269,104 +230,6 @@ class Pages:
         write()
         self._short = None
 
-    # Words
-
-    def broken(self, text: str, width: float, size: float, bold: bool = False) -> list[str]:
-        """Return a text in lines that fit a width; a whole number stays with its fraction."""
-        return [" ".join(line) for line in self._lines(text, width, size, bold, plain=1.0)]
-
-    def _lines(
-        self, text: str, width: float, size: float, bold: bool, lead: int = 0, plain: float = 0.0
-    ) -> list[list[str]]:
-        return lines_of(text, width, size, plain or self.plain, bold, lambda i, word: i < lead or self._is_code(word))
-
-    def _is_code(self, word: str) -> bool:
-        return word.strip(",.;:()").partition(".")[0] in self._codes
-
-    def words(
-        self, x: float, text: str, width: float, size: float = TYPE, colour: str = "ink", bold: bool = False
-    ) -> None:
-        """Write a paragraph in lines, codes of parts bold, and go down below it."""
-        plain = 1.0 if bold else self.plain
-        for line in self._lines(text, width, size, bold, plain=plain):
-            self.line(x, line, size, colour, bold, plain=plain)
-            self.y += size * self.leading
-
-    def line(
-        self, x: float, words: Sequence[str], size: float, colour: str = "ink", bold: bool = False, lead: int = 0,
-        plain: float = 1.0,
-    ) -> float:  # fmt: skip
-        """Write the words of one line, codes of parts bold, and as many words at its beginning as are told; return where it ends."""
-        canvas, space = self.canvas, width_of(" ", size * plain, bold)
-        run: list[str] = []
-
-        def put(heavy: bool, high: float) -> None:
-            nonlocal x
-            if run:
-                text = " ".join(run)
-                # Smaller words stand on the same line as the figures.
-                canvas.text(x, self.y + (size - high) * ON_LINE, text, high, "start", colour, heavy)
-                x += width_of(text, high, heavy) + space
-                run.clear()
-
-        was = bold, size
-        for i, word in enumerate(words):
-            now = bold or i < lead or self._is_code(word), type_of(word, size, plain)
-            if now != was:
-                put(*was)
-            was = now
-            run.append(word)
-        put(*was)
-        return x
-
-    def led(self, x: float, lead: str, text: str, width: float, size: float = TYPE) -> None:
-        """Write a paragraph that begins with bold words, and go down below it."""
-        first = len(list(tokens(lead)))
-        for line in self._lines(f"{lead} {text}".strip(), width, size, False, first):
-            self.line(x, line, size, lead=first, plain=self.plain)
-            first = max(0, first - len(line))
-            self.y += size * self.leading
-
-    def high_led(self, lead: str, text: str, width: float, size: float = TYPE) -> float:
-        """Return how high a paragraph that begins with bold words comes out."""
-        return (
-            len(self._lines(f"{lead} {text}".strip(), width, size, False, len(list(tokens(lead)))))
-            * size
-            * self.leading
-        )
-
-    def high(self, text: str, width: float, size: float = TYPE, bold: bool = False) -> float:
-        """Return how high a paragraph comes out."""
-        return len(self._lines(text, width, size, bold, plain=1.0 if bold else 0.0)) * size * self.leading
-
-    def in_a_line(self, text: str, width: float, plain: float) -> bool:
-        """Whether a text goes into one line, words without a figure so large beside those with one."""
-        return len(self._lines(text, width, TYPE, False, plain=plain)) == 1
-
-    def heading(self, x: float, text: str, size: float = 13.0) -> None:
-        """Write a heading."""
-        self.canvas.text(x, self.y, text, size, "start", "ink", True)
-        self.y += size * 1.35
-
-    # Boxes and lines
-
-    def tick(self, x: float, y: float, done: bool = False, side: float = BOX) -> None:
-        """Draw a box to tick, its left edge at ``x`` and its middle at ``y``."""
-        top, canvas = y - side / 2, self.canvas
-        canvas.polygon([(x, top), (x + side, top), (x + side, top + side), (x, top + side)], "", "ink", 1.2, False)
-        if done:
-            canvas.polyline(
-                [(x + 2, y), (x + side * 0.42, y + side * 0.3), (x + side - 1, y - side * 0.4)], "ink", 1.6, False
-            )
-
-    def blank(self, x: float, y: float, wide: float) -> None:
-        """Draw a line to write on."""
-        self.canvas.polyline([(x, y + 5), (x + wide, y + 5)], "ink", 0.9, False)
-
-    def rule(self, x: float, wide: float, colour: str = "line", weight: float = 0.8) -> None:
-        """Draw a line across."""
-        self.canvas.polyline([(x, self.y), (x + wide, self.y)], colour, weight, False)
-
     @property
     def columns(self) -> int:
         """How many columns of text and small drawings stand beside each other."""
@@ -383,7 +246,7 @@ class Pages:
         """Note what the drawing of the page is to scale."""
         self.page.scale = f"1 : {round(72 / 25.4 / scale, 1):g}"
 
-    # Flowing text and tables
+    # Flowing text
 
     def flow(self, columns: int, again: Callable[[], None]) -> Flow:
         """Return columns from here to the foot of the page, going on over further pages.
@@ -393,59 +256,6 @@ class Pages:
             again: starts a further page.
         """
         return Flow(self, columns, again)
-
-    def table(
-        self, columns: Sequence[Column], rows: Sequence[Sequence[str]], again: Callable[[], None], gap: float = 4.0
-    ) -> None:
-        """Write a table over the width of the page; its heading stands on every page."""
-
-        def head() -> None:
-            for column in columns:
-                anchor = column.anchor if column.anchor in ("start", "end") else "start"
-                self.canvas.text(EDGE + column.x, self.y, column.heading, SMALL, anchor, "ink", False)
-            self.y += 8
-            self.rule(EDGE, self.wide, "ink", 1.0)
-            self.y += 11
-
-        if self.y + 50 > self.bottom:
-            again()
-        head()
-        for row in rows:
-            cells = self._cells(columns, row)
-            largest = max(column.size for column in columns)
-            high = self._row_high(columns, cells, gap)
-            if self.y + high > self.bottom:
-                again()
-                head()
-            top = self.y
-            for column, cell in zip(columns, cells, strict=True):
-                x = EDGE + column.x
-                if column.anchor == "tick":
-                    if cell[0]:
-                        self.tick(x, top, cell[0] == "done")
-                elif column.anchor == "blank":
-                    self.blank(x, top, column.wide)
-                else:
-                    for i, text in enumerate(cell):
-                        self.canvas.text(
-                            x, top + i * largest * self.leading, text, column.size, column.anchor, "ink", column.bold
-                        )
-            self.y = top + high
-        self.y += 6
-
-    def table_high(self, columns: Sequence[Column], rows: Sequence[Sequence[str]], gap: float = 4.0) -> float:
-        """Return how high a table comes out on one page."""
-        return 25.0 + sum(self._row_high(columns, self._cells(columns, row), gap) for row in rows)
-
-    def _cells(self, columns: Sequence[Column], row: Sequence[str]) -> list[list[str]]:
-        """Return what stands in a row, column by column, in lines."""
-        return [
-            self.broken(text, column.wide, column.size, column.bold) if column.wide and text and column.anchor in ("start", "end") else [text]
-            for column, text in zip(columns, row, strict=True)
-        ]  # fmt: skip
-
-    def _row_high(self, columns: Sequence[Column], cells: Sequence[Sequence[str]], gap: float) -> float:
-        return max(map(len, cells)) * max(column.size for column in columns) * self.leading + gap
 
 
 def pdf_of(pages: Sequence[Page], title: str) -> bytes:
