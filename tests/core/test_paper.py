@@ -40,7 +40,8 @@ from ablebox.core.paper.data.everything_json import everything_tree
 from ablebox.core.paper.data.parts_json import parts_tree
 from ablebox.core.paper.exports.tables_out import TableForm, table_csv
 from ablebox.core.paper.labels.labels import labels
-from ablebox.core.paper.lists.buying import banding, hardware, sheets_to_buy
+from ablebox.core.paper.lists.buy_list import buy_list
+from ablebox.core.paper.lists.buying import banding, hardware, reasons, sheets_to_buy
 from ablebox.core.paper.lists.cautions import CAUTIONS
 from ablebox.core.paper.lists.cut_list import as_text
 from ablebox.core.paper_book import PaperBook
@@ -118,6 +119,14 @@ class Book(Demo):
             list(dict.fromkeys(name for page in pages for name in page.chapters)),
             [each.value for each in Chapter if each is not Chapter.BOARDS],
         )
+        # All that is bought, how much of it, and why hardware is what it is.
+        bought = [each.text for page in pages if page.chapter == "buy" for each in page.words]
+        listed = " ".join(bought)
+        for row in buy_list(made, self.plans):
+            self.assertIn(row.name, listed)
+            self.assertIn(row.amount, bought)
+        for why in reasons(made).values():
+            self.assertIn(why, listed)
         for code, plan in self.plans.items():
             goods = made.project.rack.sheet_goods(code)
             for at, number in enumerate(plan.numbers):
@@ -256,6 +265,32 @@ class Book(Demo):
                     )
                     worked += 1
         self.assertGreater(worked, 150)
+
+    def test_a_small_chapter_shares_the_page_before_it_and_is_found_there(self) -> None:
+        pages = book_pages(self.made, self.plans)
+        last = pages[-1]
+        self.assertEqual(last.chapters, ("fit", "care"))
+        # Columns of the steps end as high as each other: no column is longer than the other by more than a step.
+        care = next(each for each in last.words if each.text == "Care" and each.size > 15)
+        ends = [
+            max(each.y for each in last.words if each.y < care.y - 20 and (each.x < last.size[0] / 2) == left)
+            for left in (True, False)
+        ]
+        self.assertLess(abs(ends[0] - ends[1]), 110)
+        self.assertLess(max(ends), care.y)
+        reader = PdfReader(io.BytesIO(pdf_of(pages, "x")))
+        outline = {
+            str(item.title): reader.get_destination_page_number(item)  # type: ignore[union-attr,arg-type]
+            for item in reader.outline if not isinstance(item, list)
+        }  # fmt: skip
+        self.assertEqual(outline["Care"], len(pages) - 1)
+        contents = {round(each.y): each.text for each in pages[0].words if each.x > 400 and each.text.isdigit()}
+        row = next(each for each in pages[0].words if each.text == "Care")
+        self.assertEqual(contents[round(row.y)], str(len(pages)))
+        # Alone it begins a page of its own, with the cautions nobody else has told.
+        alone = book_pages(self.made, self.plans, Wanted(chapters=(Chapter.CARE,)))
+        text = " ".join(each.text for each in alone[0].words)
+        self.assertEqual([each.name for each in CAUTIONS if each.name not in text], [])
 
     def test_names_in_any_writing_are_seen(self) -> None:
         """What the typeface has no sign for is set in another; what neither has is seen to be missing, not left out."""
