@@ -87,7 +87,8 @@ def _pages(book: Pages, rows: Sequence[float], told: Sequence[float]) -> int:
         if y > book.begun:
             y += _NAME
         count = columns_filled(told, book.bottom - y, book.columns)
-        told = told[count:]
+        # What is higher than a page goes on one all the same.
+        told = told[count if y > book.begun else max(1, count) :]
         if told:
             pages, y = pages + 1, book.begun
     return pages
