@@ -265,6 +265,12 @@ class Book(Demo):
                     )
                     worked += 1
         self.assertGreater(worked, 150)
+        # What was measured stands beside what was reckoned, not in its place.
+        made = Made(replace(self.made.project, measured={"A/inside.width": inches("25 3/8")}))
+        inside = next(
+            told for told in sums(asked(made.numbers, "ABC"), made.units.write) if told.label == "inside width"
+        )
+        self.assertIn(("A", "26 3/4 → 25 5/16, measured 25 3/8"), inside.cases)
 
     def test_a_small_chapter_shares_the_page_before_it_and_is_found_there(self) -> None:
         pages = book_pages(self.made, self.plans)
