@@ -316,7 +316,7 @@ class Gates(unittest.TestCase):
             all(code in told or "to C-" in told for code in words.codes("C", slotted & set(job.step.roles)))
         )
 
-    def test_an_inset_drawer_under_a_top_asks_for_tape(self) -> None:
+    def test_every_line_of_every_gate_has_words(self) -> None:
         words = BenchWords(bench_of(self.made))
         for job in bench_of(self.made).steps:
             for letter, step in job.rows:

@@ -24,7 +24,7 @@ from ...jigs.blocks import blocks, sizes
 from ..canvas.pdf_canvas import width_of
 from .came_out import HIGH, side_by_side, write_down
 from .chapter import Chapter
-from .flow import GUTTER, Flow
+from .flow import Flow
 from .pages import EDGE, Pages
 from .typesetting import LEADING, PLAIN, TYPE
 
@@ -104,9 +104,8 @@ def bench_pages(book: Pages) -> None:
         if not bench.is_case(letters[0])
     ]
     # Blocks are made first; what belongs to no case stands below what holds for all, where there is room.
-    book.leading = _TIGHT
-    _beside(book, beside, _for_all(book, groups, once) if once else None)
-    book.leading = LEADING
+    with book.set_as(_TIGHT):
+        _beside(book, beside, _for_all(book, groups, once) if once else None)
     for letters, _, told in groups:
         if bench.is_case(letters[0]):
             _case(book, letters, [_without(each, once) for each in told])
@@ -266,7 +265,7 @@ def _pictures(
         top: how far down further ones.
     """
     columns = book.columns
-    wide = (book.wide - (columns - 1) * GUTTER) / columns
+    wide = book.column
     heights = {each.number: _height(book, each, wide, letters) for each in told}
     gates = {each.number: _gate_height(book, each.gate, wide) for each in told if each.gate}
 

@@ -3,7 +3,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Sequence
+from collections.abc import Callable, Iterator, Sequence
 
 from ...cuts.boards import Stick
 from ...cuts.rips import Ripped, RipPlan, Strip
@@ -14,7 +14,7 @@ from ...stock import BoardGoods
 from ..canvas.pdf_canvas import width_of
 from .chapter import Chapter
 from .pages import EDGE, Pages
-from .typesetting import LEADING, PLAIN, TYPE
+from .typesetting import PLAIN, TYPE
 from .writing import BOX
 
 #: A strip as it is drawn, from one to the next, words beneath it, and from a board to the next, in points.
@@ -39,10 +39,9 @@ def board_pages(book: Pages) -> None:
         book.start(Chapter.BOARDS, "Boards", "", under)
 
     begin()
-    book.leading, book.plain = _LEADING, PLAIN
-    for goods, plan in plans:
-        _goods(book, goods, plan, begin)
-    book.leading, book.plain = LEADING, 1.0
+    with book.set_as(_LEADING, PLAIN):
+        for goods, plan in plans:
+            _goods(book, goods, plan, begin)
 
 
 def _goods(book: Pages, goods: BoardGoods, plan: RipPlan, begin: Callable[[], None]) -> None:
@@ -104,7 +103,7 @@ class _Board:
     @property
     def high(self) -> float:
         """How high it comes out."""
-        rows = sum(_NEXT + (_BENEATH * self._rows(strip)) for strip in self.board.strips)
+        rows = sum(_NEXT + (_BENEATH * len(self._placed(strip))) for strip in self.board.strips)
         return self._head_high + rows + _APART
 
     @property
@@ -172,16 +171,18 @@ class _Board:
 
     def _beneath(self, strip: Strip) -> list[tuple[float, str]]:
         """Return the words beneath a strip, with the middle of the piece each belongs to."""
-        found, x = [], self.board.plank.loss * self.scale
-        kerf = self.book.made.project.rack.saw.kerf.ticks
-        for stick in strip.cut.sticks:
-            if not self._on(stick):
-                found.append((x + stick.length * self.scale / 2, f"{stick.code}  {self._size(stick)}"))
-            x += (stick.length + kerf) * self.scale
-        return found
+        return [
+            (x + long / 2, f"{stick.code}  {self._size(stick)}")
+            for stick, x, long in self._pieces(strip)
+            if not self._on(stick)
+        ]
 
-    def _rows(self, strip: Strip) -> int:
-        return len(self._placed(strip))
+    def _pieces(self, strip: Strip) -> Iterator[tuple[Stick, float, float]]:
+        """Return the pieces of a strip, each with where it begins on its board and how long it is drawn."""
+        x = self.board.plank.loss
+        for stick in strip.cut.sticks:
+            yield stick, x * self.scale, stick.length * self.scale
+            x += stick.length + self.book.made.project.rack.saw.kerf.ticks
 
     def _placed(self, strip: Strip) -> list[list[tuple[float, float, str]]]:
         """Return the words beneath a strip row by row: left end, the middle of their piece, and what is said."""
@@ -203,19 +204,17 @@ class _Board:
         book.tick(EDGE, y + _HIGH / 2)
         canvas.text(x0 - 6, y + _HIGH / 2, self._rip(board, strip), TYPE, "end", "ink", True)
         _bar(canvas.polygon, x0, y, board.plank.length * self.scale, low, "card", "quiet", 0.8)
-        x = x0 + board.plank.loss * self.scale
-        kerf = book.made.project.rack.saw.kerf.ticks
-        for stick in strip.cut.sticks:
-            long = stick.length * self.scale
-            _bar(canvas.polygon, x, y, long, low, tint(stick.code.partition("-")[0]), "ink", 1.0)
-            canvas.text(x + long / 2, y + _HIGH / 2, self._on(stick), TYPE, "middle", "ink", True)
-            x += long + kerf * self.scale
+        ends = x0
+        for stick, x, long in self._pieces(strip):
+            _bar(canvas.polygon, x0 + x, y, long, low, tint(stick.code.partition("-")[0]), "ink", 1.0)
+            canvas.text(x0 + x + long / 2, y + _HIGH / 2, self._on(stick), TYPE, "middle", "ink", True)
+            ends = x0 + x + long + book.made.project.rack.saw.kerf.ticks * self.scale
         left = strip.cut.rest * self.scale
         words = f"{book.write(Length(strip.cut.rest))} left"
         if strip.cut.rest and width_of(words, TYPE, False) + 2 * _OFF <= left:
-            canvas.text(x + left / 2, y + _HIGH / 2, words, TYPE, "middle", "ink", False)
-        at = low + _BENEATH / 2 + 1
-        for row in self._placed(strip):
+            canvas.text(ends + left / 2, y + _HIGH / 2, words, TYPE, "middle", "ink", False)
+        at, rows = low + _BENEATH / 2 + 1, self._placed(strip)
+        for row in rows:
             for begins, middle, text in row:
                 wide = width_of(text, TYPE, True)
                 canvas.polyline(
@@ -226,7 +225,7 @@ class _Board:
                 )
                 canvas.text(x0 + begins, at, text, TYPE, "start", "ink", True)
             at += _BENEATH
-        book.y = y + _NEXT + _BENEATH * self._rows(strip)
+        book.y = y + _NEXT + _BENEATH * len(rows)
 
 
 def _bar(

@@ -13,7 +13,7 @@ from ..lists.buying import reasons
 from .chapter import Chapter
 from .flow import Flow
 from .pages import EDGE, Pages
-from .typesetting import LEADING, PLAIN, TYPE
+from .typesetting import PLAIN, TYPE
 from .writing import BOX
 
 #: From line to line, as a share of the type; between two rows; how large amounts are; what stands between columns, in points.
@@ -58,9 +58,8 @@ def buy_pages(book: Pages) -> None:
             _row(book, flow, row, amounts)
         flow.end()
 
-    book.plain, book.leading = PLAIN, _LEADING
-    book.evenly(write)
-    book.plain, book.leading = 1.0, LEADING
+    with book.set_as(_LEADING, PLAIN):
+        book.evenly(write)
 
 
 def _told(row: BuyRow, look: str, why: str) -> _Told:

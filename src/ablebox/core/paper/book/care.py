@@ -5,9 +5,9 @@ from __future__ import annotations
 
 from ..lists.log_words import KINDS, entry_words
 from .chapter import Chapter
-from .flow import GUTTER, columns_filled
+from .flow import columns_filled
 from .pages import EDGE, Pages
-from .typesetting import LEADING, PLAIN
+from .typesetting import PLAIN
 
 #: How cabinets are looked after (common practice).
 CARE: tuple[tuple[str, str], ...] = (
@@ -32,24 +32,23 @@ def care_pages(book: Pages) -> None:
         book.start(Chapter.CARE, title, "", under)
 
     rows = [*((each.name, each.text) for each in left), *CARE]
-    book.leading, book.plain = _LEADING, PLAIN
-    wide = (book.wide - (book.columns - 1) * GUTTER) / book.columns
-    heights = [book.high(text, wide) + _HEAD + _BELOW for _, text in rows]
-    most = sum(heights)
-    even = next(
-        high for high in range(0, int(most) + 20, 4) if columns_filled(heights, high, book.columns) == len(rows)
-    )
-    if not book.go_on(Chapter.CARE, title, under, even - _BELOW):
-        begin()
-    flow = book.flow(book.columns, begin)
-    flow.low = book.y + even
-    for (name, text), high in zip(rows, heights, strict=True):
-        flow.need(high)
-        book.heading(flow.x, name)
-        book.words(flow.x, text, flow.wide)
-        book.y += _BELOW
-    flow.end()
-    book.leading, book.plain = LEADING, 1.0
+    with book.set_as(_LEADING, PLAIN):
+        wide = book.column
+        heights = [book.high(text, wide) + _HEAD + _BELOW for _, text in rows]
+        most = sum(heights)
+        even = next(
+            high for high in range(0, int(most) + 20, 4) if columns_filled(heights, high, book.columns) == len(rows)
+        )
+        if not book.go_on(Chapter.CARE, title, under, even - _BELOW):
+            begin()
+        flow = book.flow(book.columns, begin)
+        flow.low = book.y + even
+        for (name, text), high in zip(rows, heights, strict=True):
+            flow.need(high)
+            book.heading(flow.x, name)
+            book.words(flow.x, text, flow.wide)
+            book.y += _BELOW
+        flow.end()
     _log(book)
 
 

@@ -14,7 +14,7 @@ from .case_sums import Sum, asked, high, sums, write_sum
 from .chapter import Chapter
 from .flow import GUTTER, columns_filled
 from .pages import EDGE, Pages
-from .typesetting import LEADING, PLAIN, TYPE
+from .typesetting import PLAIN, TYPE
 
 #: How high the drawings of a case are at least, at most, and in what steps they are tried, in points.
 _LEAST, _MOST, _STEP = 128, 300, 4
@@ -41,28 +41,26 @@ def case_pages(book: Pages) -> None:
     if not cases:
         return
     begin()
-    book.plain, book.leading = PLAIN, _LEADING
-    told = sums(asked(book.made.numbers, [letter for letters in cases for letter in letters]), book.write)
-    across = max(1, int((book.wide + GUTTER) // (_WIDE + GUTTER)))
-    rows = [cases[i : i + across] for i in range(0, len(cases), across)]
-    wide = (book.wide - (across - 1) * GUTTER) / across
-    heads = [max(_head_high(book, letters, wide) for letters in row) for row in rows]
-    column = (book.wide - (book.columns - 1) * GUTTER) / book.columns
-    drawn, _ = min(
-        ((size, _pages(book, [head + size for head in heads], [high(book, each, column) for each in told])) for size in range(_LEAST, _MOST, _STEP)),
-        key=lambda row: (row[1], -row[0]),
-    )  # fmt: skip
-    for row, head in zip(rows, heads, strict=True):
-        if book.y + head + drawn > book.bottom:
-            begin()
-        top = book.y
-        for i, letters in enumerate(row):
-            book.y = top
-            _case(book, letters, EDGE + i * (wide + GUTTER), wide, head, drawn)
-        book.y = top + head + drawn + _APART
-    if told:
-        _write_sums(book, told, begin_sums)
-    book.plain, book.leading = 1.0, LEADING
+    with book.set_as(_LEADING, PLAIN):
+        told = sums(asked(book.made.numbers, [letter for letters in cases for letter in letters]), book.write)
+        across = max(1, int((book.wide + GUTTER) // (_WIDE + GUTTER)))
+        rows = [cases[i : i + across] for i in range(0, len(cases), across)]
+        wide = (book.wide - (across - 1) * GUTTER) / across
+        heads = [max(_head_high(book, letters, wide) for letters in row) for row in rows]
+        drawn, _ = min(
+            ((size, _pages(book, [head + size for head in heads], [high(book, each, book.column) for each in told])) for size in range(_LEAST, _MOST, _STEP)),
+            key=lambda row: (row[1], -row[0]),
+        )  # fmt: skip
+        for row, head in zip(rows, heads, strict=True):
+            if book.y + head + drawn > book.bottom:
+                begin()
+            top = book.y
+            for i, letters in enumerate(row):
+                book.y = top
+                _case(book, letters, EDGE + i * (wide + GUTTER), wide, head, drawn)
+            book.y = top + head + drawn + _APART
+        if told:
+            _write_sums(book, told, begin_sums)
 
 
 def _alike(book: Pages) -> list[list[str]]:
@@ -96,8 +94,7 @@ def _pages(book: Pages, rows: Sequence[float], told: Sequence[float]) -> int:
 
 def _write_sums(book: Pages, told: Sequence[Sum], begin: Callable[[], None]) -> None:
     """Write the sums below the cases, their columns as high as each other where all have room there."""
-    wide = (book.wide - (book.columns - 1) * GUTTER) / book.columns
-    heights = [high(book, each, wide) for each in told]
+    heights = [high(book, each, book.column) for each in told]
     if columns_filled(heights, book.bottom - book.y - _NAME, book.columns):
         name = f"{_SUMS}."
         book.line(EDGE, f"{name} {_LEGEND}".split(), TYPE, lead=len(name.split()), plain=book.plain)

@@ -19,7 +19,7 @@ from .chapter import Chapter
 from .flow import GUTTER, Flow
 from .pages import EDGE, Pages
 from .sheet_page import sheet_pages
-from .typesetting import LEADING, PLAIN, TYPE
+from .typesetting import PLAIN, TYPE
 
 #: How far what is cut at a setting stands behind it, in points.
 _SET = 92.0
@@ -92,37 +92,37 @@ def _cut_list(book: Pages, chapter: Chapter, stock: Sequence[Goods]) -> None:
 
     begin()
     flow = book.flow(book.columns, begin)
-    book.leading, book.plain = _LEADING, PLAIN
-    for goods, parts in by_goods:
-        rows = sorted(
-            _alike(parts), key=lambda row: (-row.parts[0].cut_width.length.ticks, -row.parts[0].cut_length.length.ticks)
-        )
-        flow.need(58)
-        book.y += 4
-        for line in book.broken(goods_words(goods, made.units), flow.wide, 12.5, True):
-            book.canvas.text(flow.x, book.y, line, 12.5, "start", "ink", True)
-            book.y += 16
-        book.y += 2
-        width: Length | None = None
-        for row in rows:
-            cut_width = row.parts[0].cut_width.length
-            short = _beside(row)
-            text = "" if short else _told(book, row)
-            high = _ROW + 2 + (book.high(text, flow.wide - 8) if text else 0.0)
-            flow.need(high + (_RULE if cut_width != width else 0))
-            if width is not None and cut_width != width and book.y != flow.top:
-                # Parts of one setting stand together, between lines.
-                book.canvas.polyline([(flow.x, book.y - 5), (flow.x + flow.wide, book.y - 5)], "ink", 0.8, False)
-                book.y += _RULE
-            width = cut_width
-            _write_row(book, flow, row, text, short)
-    flow.end()
-    book.leading, book.plain = LEADING, 1.0
+    with book.set_as(_LEADING, PLAIN):
+        for goods, parts in by_goods:
+            rows = sorted(
+                _alike(parts),
+                key=lambda row: (-row.parts[0].cut_width.length.ticks, -row.parts[0].cut_length.length.ticks),
+            )
+            flow.need(58)
+            book.y += 4
+            for line in book.broken(goods_words(goods, made.units), flow.wide, 12.5, True):
+                book.canvas.text(flow.x, book.y, line, 12.5, "start", "ink", True)
+                book.y += 16
+            book.y += 2
+            width: Length | None = None
+            for row in rows:
+                cut_width = row.parts[0].cut_width.length
+                short = _beside(row)
+                text = "" if short else _told(book, row)
+                high = _ROW + 2 + (book.high(text, flow.wide - 8) if text else 0.0)
+                flow.need(high + (_RULE if cut_width != width else 0))
+                if width is not None and cut_width != width and book.y != flow.top:
+                    # Parts of one setting stand together, between lines.
+                    book.canvas.polyline([(flow.x, book.y - 5), (flow.x + flow.wide, book.y - 5)], "ink", 0.8, False)
+                    book.y += _RULE
+                width = cut_width
+                _write_row(book, flow, row, text, short)
+        flow.end()
 
 
 def _heads(book: Pages) -> None:
     """Name the boxes and the line over each column."""
-    wide = (book.wide - (book.columns - 1) * GUTTER) / book.columns
+    wide = book.column
     for i in range(book.columns):
         right = EDGE + i * (wide + GUTTER) + wide
         for k, text in enumerate(_TICKS):

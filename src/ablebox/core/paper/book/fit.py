@@ -29,7 +29,7 @@ from .chapter import Chapter
 from .flow import Flow
 from .pages import EDGE, Pages
 from .table import Column, table, table_high
-from .typesetting import LEADING, PLAIN, TYPE
+from .typesetting import PLAIN, TYPE
 
 #: The share of a wall's page its drawing takes at least and at most, how far words stand behind their box, and
 #: what a filler's lines take, in points.
@@ -59,9 +59,8 @@ def fit_pages(book: Pages) -> None:
         flow = _before(book, fit, [line for line in fit.before if line.wall not in walls])
         _steps(book, flow, jobs)
 
-    book.leading, book.plain = _LEADING, PLAIN
-    book.evenly(write)
-    book.leading, book.plain = LEADING, 1.0
+    with book.set_as(_LEADING, PLAIN):
+        book.evenly(write)
 
 
 def _before(book: Pages, fit: Fit, rows: Sequence[Line]) -> Flow:

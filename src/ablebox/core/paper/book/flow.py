@@ -10,6 +10,11 @@ from typing import Protocol
 GUTTER = 20.0
 
 
+def column_wide(wide: float, columns: int) -> float:
+    """Return how wide each of some columns is that stand beside each other."""
+    return (wide - (columns - 1) * GUTTER) / columns
+
+
 def columns_filled(heights: Sequence[float], room: float, columns: int) -> int:
     """Return how many things, in order, fill columns that are so high at most."""
     column, y = 0, 0.0
@@ -58,7 +63,7 @@ class Flow:
     @property
     def wide(self) -> float:
         """How wide a column is."""
-        return (self.book.wide - (self.columns - 1) * GUTTER) / self.columns
+        return column_wide(self.book.wide, self.columns)
 
     @property
     def x(self) -> float:

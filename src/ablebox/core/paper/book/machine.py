@@ -21,7 +21,7 @@ from .chapter import Chapter
 from .families import Told, families
 from .flow import Flow
 from .pages import Pages
-from .typesetting import LEADING, PLAIN, TYPE
+from .typesetting import PLAIN, TYPE
 
 #: The height of a drawing at most where much and where little is machined, its dimensions not counted, in points: the largest that
 #: takes no more pages than the smallest.
@@ -66,15 +66,14 @@ def _counted(part: Part) -> str:
 
 def machine_pages(book: Pages) -> None:
     """Write settings and blocks, then the drawings."""
-    book.leading, book.plain = _LEADING, PLAIN
-    rows, before = families(written(book)), book.mark()
-    counts = []
-    for tall in _TALL:
-        _drawings(book, _settings(book), rows, tall)
-        counts.append(len(book.pages))
-        book.back_to(before)
-    _drawings(book, _settings(book), rows, _TALL[counts.index(min(counts))])
-    book.leading, book.plain = LEADING, 1.0
+    with book.set_as(_LEADING, PLAIN):
+        rows, before = families(written(book)), book.mark()
+        counts = []
+        for tall in _TALL:
+            _drawings(book, _settings(book), rows, tall)
+            counts.append(len(book.pages))
+            book.back_to(before)
+        _drawings(book, _settings(book), rows, _TALL[counts.index(min(counts))])
 
 
 def drawn(book: Pages) -> list[Drawn]:

@@ -14,7 +14,7 @@ from ..canvas.pdf_canvas import PdfCanvas, width_of
 from ..canvas.recorded import Box, Page, Recorder
 from ..lists.cautions import CAUTIONS, Caution, Met
 from .chapter import Chapter
-from .flow import Flow
+from .flow import Flow, column_wide
 from .typesetting import TYPE, cut_to
 from .writing import Writing
 
@@ -234,6 +234,11 @@ class Pages(Writing):
     def columns(self) -> int:
         """How many columns of text and small drawings stand beside each other."""
         return max(1, int(self.wide // _COLUMN))
+
+    @property
+    def column(self) -> float:
+        """How wide each of them is."""
+        return column_wide(self.wide, self.columns)
 
     # Drawings
 

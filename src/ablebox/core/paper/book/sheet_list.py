@@ -12,7 +12,7 @@ from ...drawing.cut_words import edge_words, kind_words
 from ...lengths import Length
 from ..canvas.pdf_canvas import width_of
 from ..canvas.recorded import FIGURE
-from .flow import GUTTER, Flow
+from .flow import Flow, column_wide
 from .pages import Pages
 from .sheet_picture import Told, ring_of
 from .typesetting import PLAIN, TYPE
@@ -55,7 +55,7 @@ def notes_high(book: Pages, notes: Sequence[str]) -> float:
 
 def column_high(book: Pages, told: Sequence[Told], pitch: Pitch) -> float:
     """Return how high columns are at least that take the list."""
-    wide = (book.wide - (pitch.columns - 1) * GUTTER) / pitch.columns
+    wide = column_wide(book.wide, pitch.columns)
     # How high a block is, and what must have room with it: a heading is followed by a row.
     blocks: list[tuple[float, float]] = []
     for heading, group in _groups(told):

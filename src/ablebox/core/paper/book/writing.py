@@ -3,7 +3,8 @@
 
 from __future__ import annotations
 
-from collections.abc import Collection, Sequence
+from collections.abc import Collection, Iterator, Sequence
+from contextlib import contextmanager
 
 from ..canvas.pdf_canvas import width_of
 from ..canvas.recorded import Page, Recorder
@@ -28,6 +29,21 @@ class Writing:
         #: How large words without a figure are beside those with one.
         self.plain = 1.0
         self._codes = codes
+
+    @contextmanager
+    def set_as(self, leading: float, plain: float = 1.0) -> Iterator[None]:
+        """Set words closer, and those without a figure smaller, for a while.
+
+        Args:
+            leading: from line to line, as a share of the size of type.
+            plain: how large words without a figure are beside those with one.
+        """
+        before = self.leading, self.plain
+        self.leading, self.plain = leading, plain
+        try:
+            yield
+        finally:
+            self.leading, self.plain = before
 
     @property
     def page(self) -> Page:
