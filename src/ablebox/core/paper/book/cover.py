@@ -29,7 +29,7 @@ from .chapter import Chapter
 from .flow import GUTTER
 from .pages import EDGE, Pages
 from .table import Column, table
-from .typesetting import TYPE
+from .typesetting import PLAIN, TYPE
 
 
 def cover_pages(book: Pages, contents: Sequence[Chapter]) -> None:
@@ -187,34 +187,44 @@ def _planned(book: Pages) -> DayPlan | None:
     return plan if plan.placed else None
 
 
+#: How wide a column of days is at least, in points; from line to line, as a share of the type.
+_DAY, _DAYS = 160.0, 1.11
+
+
 def days_pages(book: Pages) -> None:
     """Write the plan of days, where the day the job begins is known."""
     plan, bench = _planned(book), bench_of(book.made)
     if plan is None:
         return
-    under = f"Ends {plan.end:%A %Y-%m-%d %H:%M}; nobody could end before {plan.bound:%Y-%m-%d %H:%M}."
+    under = (
+        f"Ends {plan.end:%A %Y-%m-%d %H:%M}; nobody could end before {plan.bound:%Y-%m-%d %H:%M}. Until when glue or a coat waits stands "
+        "behind a step."
+    )
 
     def begin() -> None:
         book.start(Chapter.COVER, "Days", "", under)
 
     begin()
-    flow = book.flow(2, begin)
+    flow = book.flow(max(1, int((book.wide + GUTTER) // (_DAY + GUTTER))), begin)
     line = plan.line
     days = sorted({line.moment(a).date() for placed in plan.placed.values() for a, _ in placed.parts})
-    for day in days:
-        flow.need(34)
-        book.heading(flow.x, f"{day:%A}, {day:%Y-%m-%d}", 12.5)
-        for n in plan.on(day):
-            job, placed = bench.steps[n - 1], plan.placed[n]
-            at = min(line.moment(a) for a, _ in placed.parts if line.moment(a).date() == day)
-            two = ", two people" if plan.tasks[n].hands > 1 else ""
-            waits = f", waits until {line.moment(placed.free):%a %H:%M}" if placed.free > placed.end else ""
-            text = f"{at:%H:%M}  {', '.join(job.letters)}: {title_of(job.step)}{two}{waits}"
-            flow.need(book.high(text, flow.wide - 18))
-            book.tick(flow.x, book.y, bench.is_done(job))
-            book.words(flow.x + 18, text, flow.wide - 18)
-        book.y += 5
-    flow.end()
+    with book.set_as(_DAYS, PLAIN):
+        for day in days:
+            flow.need(34)
+            book.heading(flow.x, f"{day:%A}, {day:%Y-%m-%d}", 12.5)
+            for n in plan.on(day):
+                job, placed = bench.steps[n - 1], plan.placed[n]
+                at = min(line.moment(a) for a, _ in placed.parts if line.moment(a).date() == day)
+                two = ", two people" if plan.tasks[n].hands > 1 else ""
+                free = line.moment(placed.free)
+                on = "" if free.date() == day else f"{free:%a} "
+                waits = f", until {on}{free:%H:%M}" if placed.free > placed.end else ""
+                text = f"{at:%H:%M}  {', '.join(job.letters)}: {title_of(job.step)}{two}{waits}"
+                flow.need(book.high(text, flow.wide - 18))
+                book.tick(flow.x, book.y, bench.is_done(job))
+                book.words(flow.x + 18, text, flow.wide - 18)
+            book.y += 5
+        flow.end()
 
 
 def changes_page(book: Pages, since: int, rows: Sequence[tuple[str, str]]) -> None:
