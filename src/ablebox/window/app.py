@@ -7,6 +7,7 @@ then the event loop. An error nobody caught is shown with its details, and work 
 
 from __future__ import annotations
 
+import locale
 import logging
 import os
 import sys
@@ -60,6 +61,8 @@ def application() -> QApplication:
     if _KEPT:
         return _KEPT[0]
     app = QApplication(["ablebox"])
+    # Qt takes up the language around it; names of days are those of the program's own words, as they are without a window.
+    locale.setlocale(locale.LC_TIME, "C")
     _KEPT.append(app)
     app.setApplicationName("ablebox")
     app.setApplicationDisplayName("Able Box")

@@ -26,8 +26,15 @@ TITLES = {
 _OF_LOTS = frozenset({What.SAW, What.MARK, What.TEST, What.MACHINE, What.BAND, What.PINS, What.BORE, What.PREFINISH})
 
 
+def is_of_fronts(step: Step) -> bool:
+    """Whether a step does to boxes and fronts what was done to the parts of the case before."""
+    return (
+        step.what in _OF_LOTS
+        and bool(step.roles)
+        and all(role.of is not None or role.kind in FRONTS for role in step.roles)
+    )
+
+
 def title_of(step: Step) -> str:
     """Return what a step is called."""
-    if step.what in _OF_LOTS and step.roles and all(role.of is not None or role.kind in FRONTS for role in step.roles):
-        return f"{TITLES[step.what]}: fronts"
-    return TITLES[step.what]
+    return f"{TITLES[step.what]}: fronts" if is_of_fronts(step) else TITLES[step.what]

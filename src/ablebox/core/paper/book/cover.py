@@ -1,23 +1,17 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""The first chapter: what the job is, for whom, how it looks, what it takes, what is open; then its days."""
+"""The first chapter: what the job is, for whom, how it looks, what it takes, what is open."""
 
 from __future__ import annotations
 
 from collections.abc import Sequence
-from datetime import datetime, time
 
-from ...bench.bench import bench_of
 from ...drawing import case_views
 from ...drawing.exploded import exploded
 from ...drawing.look import Look
 from ...drawing.plan_view import plan_view
 from ...drawing.run_view import run_view
 from ...drawing.shapes import Drawing
-from ...drawing.step_titles import title_of
 from ...project.log_edits import open_items
-from ...schedule.plan import Plan as DayPlan
-from ...schedule.search import plan_of
-from ...schedule.timeline import NoHours
 from ...shop.plans import verdict
 from ...shop.weights import kilograms, lifting
 from ...snags.every import snags
@@ -26,10 +20,11 @@ from ..canvas.recorded import Recorder
 from ..lists.buying import boards_to_buy, cost, money, sheets_to_buy
 from ..lists.log_words import entry_words
 from .chapter import Chapter
+from .day_pages import in_a_line
 from .flow import GUTTER
 from .pages import EDGE, Pages
 from .table import Column, table
-from .typesetting import PLAIN, TYPE
+from .typesetting import TYPE
 
 
 def cover_pages(book: Pages, contents: Sequence[Chapter]) -> None:
@@ -97,7 +92,7 @@ def _facts(book: Pages, wide: float) -> None:
     if made.built:
         weight = sum(kilograms(made, assembly) * case.copies for case, assembly in made.built)
         book.words(EDGE, f"It weighs {made.units.weigh(weight)} in all.", wide)
-    line = _days_line(book)
+    line = in_a_line(book)
     if line:
         book.words(EDGE, line, wide)
 
@@ -163,68 +158,6 @@ def _open(book: Pages) -> None:
             book.words(flow.x + 18, text, flow.wide - 18)
             book.y += 3
     flow.end()
-
-
-def _days_line(book: Pages) -> str:
-    plan = _planned(book)
-    if plan is None:
-        return ""
-    moments = [plan.line.moment(a) for placed in plan.placed.values() for a, _ in placed.parts]
-    days, first = len({each.date() for each in moments}), min(moments)
-    return f"{days} days, from {first:%Y-%m-%d} to {plan.end:%Y-%m-%d}." if days > 1 else f"One day, {first:%Y-%m-%d}."
-
-
-def _planned(book: Pages) -> DayPlan | None:
-    """Return the plan of days; ``None`` where nobody has said when the job begins, or there are no hours."""
-    start = book.made.project.days.start
-    bench = bench_of(book.made)
-    if start is None or not bench.steps:
-        return None
-    try:
-        plan = plan_of(bench, datetime.combine(start, time()))
-    except NoHours:
-        return None
-    return plan if plan.placed else None
-
-
-#: How wide a column of days is at least, in points; from line to line, as a share of the type.
-_DAY, _DAYS = 160.0, 1.11
-
-
-def days_pages(book: Pages) -> None:
-    """Write the plan of days, where the day the job begins is known."""
-    plan, bench = _planned(book), bench_of(book.made)
-    if plan is None:
-        return
-    under = (
-        f"Ends {plan.end:%A %Y-%m-%d %H:%M}; nobody could end before {plan.bound:%Y-%m-%d %H:%M}. Until when glue or a coat waits stands "
-        "behind a step."
-    )
-
-    def begin() -> None:
-        book.start(Chapter.COVER, "Days", "", under)
-
-    begin()
-    flow = book.flow(max(1, int((book.wide + GUTTER) // (_DAY + GUTTER))), begin)
-    line = plan.line
-    days = sorted({line.moment(a).date() for placed in plan.placed.values() for a, _ in placed.parts})
-    with book.set_as(_DAYS, PLAIN):
-        for day in days:
-            flow.need(34)
-            book.heading(flow.x, f"{day:%A}, {day:%Y-%m-%d}", 12.5)
-            for n in plan.on(day):
-                job, placed = bench.steps[n - 1], plan.placed[n]
-                at = min(line.moment(a) for a, _ in placed.parts if line.moment(a).date() == day)
-                two = ", two people" if plan.tasks[n].hands > 1 else ""
-                free = line.moment(placed.free)
-                on = "" if free.date() == day else f"{free:%a} "
-                waits = f", until {on}{free:%H:%M}" if placed.free > placed.end else ""
-                text = f"{at:%H:%M}  {', '.join(job.letters)}: {title_of(job.step)}{two}{waits}"
-                flow.need(book.high(text, flow.wide - 18))
-                book.tick(flow.x, book.y, bench.is_done(job))
-                book.words(flow.x + 18, text, flow.wide - 18)
-            book.y += 5
-        flow.end()
 
 
 def changes_page(book: Pages, since: int, rows: Sequence[tuple[str, str]]) -> None:

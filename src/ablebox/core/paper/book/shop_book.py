@@ -16,8 +16,9 @@ from .bench import bench_pages
 from .buy import buy_pages
 from .care import care_pages
 from .chapter import Chapter
-from .cover import changes_page, cover_pages, days_pages, fill_contents
+from .cover import changes_page, cover_pages, fill_contents
 from .cuts import boards_pages, sheets_pages
+from .day_pages import days_pages
 from .finish import finish_pages
 from .fit import fit_pages
 from .machine import machine_pages

@@ -31,19 +31,20 @@ class Writing:
         self._codes = codes
 
     @contextmanager
-    def set_as(self, leading: float, plain: float = 1.0) -> Iterator[None]:
+    def set_as(self, leading: float, plain: float = 1.0, bold: Collection[str] = ()) -> Iterator[None]:
         """Set words closer, and those without a figure smaller, for a while.
 
         Args:
             leading: from line to line, as a share of the size of type.
             plain: how large words without a figure are beside those with one.
+            bold: words that are written bold as codes are.
         """
-        before = self.leading, self.plain
-        self.leading, self.plain = leading, plain
+        before = self.leading, self.plain, self._codes
+        self.leading, self.plain, self._codes = leading, plain, {*self._codes, *bold}
         try:
             yield
         finally:
-            self.leading, self.plain = before
+            self.leading, self.plain, self._codes = before
 
     @property
     def page(self) -> Page:
