@@ -10,7 +10,7 @@ import re
 import unittest
 from collections.abc import Iterator
 from dataclasses import replace
-from datetime import date
+from datetime import date, datetime
 from fractions import Fraction
 from random import Random
 from typing import Any, ClassVar
@@ -22,13 +22,18 @@ from pypdf import PageObject, PdfReader
 from ablebox.cli import demo
 from ablebox.core.assembly.part import Face, Hand, Placed
 from ablebox.core.assembly.uses import Use
+from ablebox.core.bench.bench import NAMES, bench_of
+from ablebox.core.bench.fitting import IN_ROOM
+from ablebox.core.bench.verb import What
 from ablebox.core.cuts.plan import Plan
 from ablebox.core.drawing.shapes import Dimension
+from ablebox.core.drawing.step_titles import title_of
 from ablebox.core.errors import AbleBoxError
 from ablebox.core.jigs.settings import settings
 from ablebox.core.lengths import inches
 from ablebox.core.paper.book.case_sums import asked, sums
 from ablebox.core.paper.book.chapter import Chapter, chapters
+from ablebox.core.paper.book.day_pages import days_pages
 from ablebox.core.paper.book.families import families
 from ablebox.core.paper.book.machine import Drawn, drawn, written
 from ablebox.core.paper.book.page_set import changes, told_of
@@ -49,6 +54,7 @@ from ablebox.core.parts.words import drill
 from ablebox.core.project.files import load
 from ablebox.core.project.json_format import from_text
 from ablebox.core.project.tree import new_project
+from ablebox.core.schedule.search import plan_of
 from ablebox.core.shop.batches import numbers_of
 from ablebox.core.shop.made import Made
 from ablebox.core.shop.on_sheets import pieces_in
@@ -297,6 +303,36 @@ class Book(Demo):
         alone = book_pages(self.made, self.plans, Wanted(chapters=(Chapter.CARE,)))
         text = " ".join(each.text for each in alone[0].words)
         self.assertEqual([each.name for each in CAUTIONS if each.name not in text], [])
+
+    def test_days_say_all_that_is_done_on_each(self) -> None:
+        """Read back: each step of a case stands on each day that works on it, no other does, and what waits overnight says so."""
+        project = load(demo.path_of("heron-house")).project
+        made = Made(replace(project, days=replace(project.days, start=date(2026, 5, 9))))
+        bench = bench_of(made)
+        plan = plan_of(bench, datetime(2026, 5, 9))
+        book = Pages(made, {}, paper("letter"))
+        days_pages(book)
+        text = " ".join(each.text for page in book.pages for each in page.words)
+        told = re.split(r" ?\w{3} (\d\d-\d\d)\. ", text.partition(" page ")[0])
+        found = set()
+        for day, done in zip(told[1::2], told[2::2], strict=True):
+            for clause in (done[:1].lower() + done[1:].rstrip(".")).split("; "):
+                lot = ": fronts" * clause.startswith("fronts: ")
+                rest = clause.removeprefix("fronts: ").replace(" (two people)", "")
+                names = re.search(r" ([A-Z]|fillers)\b.*", rest)
+                titles = rest[: names.start() if names else None].split(", ")
+                who = re.findall(r"([A-Z]|fillers)\b(?: until (\w{3} \d\d:\d\d))?", names.group() if names else "")
+                found |= {(day, title + lot, *each) for title in titles for each in who or [("", "")]}
+        wanted = set()
+        for n, placed in plan.placed.items():
+            job, free = bench.steps[n - 1], plan.line.moment(placed.free)
+            itself = job.step.what in (*IN_ROOM, What.JIGS)
+            letters = [x if bench.is_case(x) else "" if itself else NAMES[x].lower() for x in job.letters]
+            for at in {plan.line.moment(start) for start, _ in placed.parts}:
+                late = f"{free:%a %H:%M}" if placed.free > placed.end and free.date() != at.date() else ""
+                wanted |= {(f"{at:%m-%d}", title_of(job.step), letter, late) for letter in letters}
+        self.assertEqual(found, wanted)
+        self.assertGreater(sum(1 for *_, late in found if late), 3)
 
     def test_names_in_any_writing_are_seen(self) -> None:
         """What the typeface has no sign for is set in another; what neither has is seen to be missing, not left out."""

@@ -133,7 +133,7 @@ def _work(book: Pages, plan: Plan, day: date) -> list[str]:
             who += [NAMES[letter].lower() for letter in job.letters if not bench.is_case(letter)]
         free = plan.line.moment(placed.free)
         if placed.free > placed.end and free.date() != day:
-            who = [f"{', '.join(who)} until {free:%a %H:%M}"]
+            who = [f"{each} until {free:%a %H:%M}" for each in who]
         mine = found.setdefault((job.step.what, fronts, two), _Work([TITLES[job.step.what]], fronts, two, []))
         mine.who += [each for each in who if each not in mine.who]
     rows: list[_Work] = []
