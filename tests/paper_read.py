@@ -109,7 +109,19 @@ def faults(data: bytes, labels: bool = False) -> list[str]:
             if left < 12 or low < 12 or right > wide - 12 or top > high - 12:
                 found.append(f"page {number}: “{run.text}” off the paper")
         found += [f"page {number}: “{one.text}” on “{other.text}”" for one, other in _on_others(mine)]
+        found += [f"page {number}: “{run.text}” begins a line, torn from its count" for run in _torn(mine)]
     return found
+
+
+def _torn(mine: list[Run]) -> Iterator[Run]:
+    """Return what begins with a cross, with no count before it on its line."""
+    for run in mine:
+        near = (
+            0 <= run.x - other.box[2] < other.size and abs(other.y - run.y) < other.size * 0.3
+            for other in mine if other is not run
+        )  # fmt: skip
+        if run.text.startswith("× ") and not run.upright and not any(near):
+            yield run
 
 
 def _on_others(mine: list[Run]) -> Iterator[tuple[Run, Run]]:

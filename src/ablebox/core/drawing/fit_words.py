@@ -264,9 +264,12 @@ def _leaning(fit: Fit, letter: str) -> Iterator[_Said]:
 
 
 def _joined_to(fit: Fit, letter: str) -> Iterator[_Said]:
-    rows = Counter((other, each.fastener.name) for other, each in links_of(fit, letter))
-    for (other, name), count in rows.items():
-        yield "join", f"{count} × {named(count, name)} between it and {'its filler' if other == FILLER else other}."
+    rows: dict[str, Counter[str]] = {}
+    for other, each in links_of(fit, letter):
+        rows.setdefault(other, Counter())[each.fastener.name] += 1
+    for other, counts in rows.items():
+        told = ", ".join(f"{count} × {named(count, name)}" for name, count in counts.items())
+        yield "join", f"To {'its filler' if other == FILLER else other}: {told}."
 
 
 def shared_stile(fit: Fit, letter: str) -> Iterator[str]:

@@ -18,8 +18,8 @@ CARE: tuple[tuple[str, str], ...] = (
     ("Fastening", "Look at every anchor once a year, and after anything was hung, moved or hit. What stands high stays tied to the wall."),
 )  # fmt: skip
 
-#: From line to line, as a share of the type; what the name of a paragraph takes, and what is left below it, in points.
-_LEADING, _HEAD, _BELOW = 1.17, 18.0, 8.0
+#: From line to line, as a share of the type; what is left below a paragraph, in points.
+_LEADING, _BELOW = 1.17, 6.0
 
 
 def care_pages(book: Pages) -> None:
@@ -31,10 +31,10 @@ def care_pages(book: Pages) -> None:
     def begin() -> None:
         book.start(Chapter.CARE, title, "", under)
 
-    rows = [*((each.name, each.text) for each in left), *CARE]
+    rows = [(f"{name}.", text) for name, text in (*((each.name, each.text) for each in left), *CARE)]
     with book.set_as(_LEADING, PLAIN):
         wide = book.column
-        heights = [book.high(text, wide) + _HEAD + _BELOW for _, text in rows]
+        heights = [book.high_led(lead, text, wide) + _BELOW for lead, text in rows]
         most = sum(heights)
         even = next(
             high for high in range(0, int(most) + 20, 4) if columns_filled(heights, high, book.columns) == len(rows)
@@ -43,10 +43,9 @@ def care_pages(book: Pages) -> None:
             begin()
         flow = book.flow(book.columns, begin)
         flow.low = book.y + even
-        for (name, text), high in zip(rows, heights, strict=True):
+        for (lead, text), high in zip(rows, heights, strict=True):
             flow.need(high)
-            book.heading(flow.x, name)
-            book.words(flow.x, text, flow.wide)
+            book.led(flow.x, lead, text, flow.wide)
             book.y += _BELOW
         flow.end()
     _log(book)

@@ -35,9 +35,9 @@ from .typesetting import PLAIN, TYPE
 #: what a filler's lines take, in points.
 _PICTURE, _LARGEST, _BEHIND, _FILLER = 0.42, 0.72, 18.0, 36.0
 #: What is said so often at steps of one name is said once, before them.
-_OFTEN = 3
-#: From line to line of the steps, as a share of the type.
-_LEADING = 1.17
+_OFTEN = 2
+#: From line to line of the steps, as a share of the type; what is left between those of two cases, in points.
+_LEADING, _BETWEEN = 1.17, 8.0
 #: Over what is seen to first.
 _BEFORE = "Before carrying in"
 
@@ -71,14 +71,15 @@ def _before(book: Pages, fit: Fit, rows: Sequence[Line]) -> Flow:
             Chapter.FIT,
             "In the room",
             "",
-            f"In this order; each line is ticked, and what came out is written down: {READ}.",
+            f"In this order; each step is ticked, and what came out is written down: {READ}.",
         )
 
     begin()
     flow = book.flow(book.columns, begin)
     if rows:
         book.heading(flow.x, _BEFORE, 14)
-    wall = -1
+    # What belongs to no wall alone needs no heading of its own.
+    wall = -1 if any(line.wall for line in rows) else 0
     # Wall by wall, what belongs to none last.
     for line in sorted(rows, key=lambda line: (line.wall == 0, line.wall)):
         flow.need(_line_high(book, line, flow.wide) + (24 if line.wall != wall else 0))
@@ -256,7 +257,8 @@ def _steps(book: Pages, flow: Flow, jobs: Sequence[JobStep]) -> None:
     for told in steps:
         # A step of which nothing else is said keeps its lines to tick.
         told.rows = [row for row in told.rows if row not in once.get(told.title, ())] or told.rows
-    for case in _by_case(book, steps):
+    for i, case in enumerate(_by_case(book, steps)):
+        book.y += _BETWEEN if i else 0.0
         _together(book, flow, case)
     flow.end()
 
@@ -278,31 +280,30 @@ def _together(book: Pages, flow: Flow, steps: Sequence[_Told]) -> None:
     """Write a step, or several with one case, under one heading."""
     bench, room = bench_of(book.made), flow.wide - _BEHIND
     letters = [job.rows[0][0] for job in steps[0].jobs]
-    who = f"{', '.join(letters)}: " if bench.is_case(letters[0]) else ""
     first, last = steps[0].jobs[0].n, steps[-1].jobs[-1].n
     numbers = str(first) if first == last else f"{first} to {last}" if last > first + 1 else f"{first}, {last}"
-    heads = book.broken(f"{numbers}  {who}{', '.join(told.title for told in steps)}", flow.wide, 13, True)
-    high = 18 * len(heads) + sum(book.high(text, room) + 2 for told in steps for text in told.rows) + 8
-    flow.need(min(high, 90.0))
+    who = ", ".join(letters) if bench.is_case(letters[0]) else ""
+    # A step alone is named in its heading; several are named one by one.
+    name = steps[0].title if len(steps) == 1 else ""
+    heads = book.broken(f"{numbers}  {': '.join(filter(None, (who, name)))}", flow.wide, 13, True)
+    paragraphs = [("" if name else f"{told.title[:1].upper()}{told.title[1:]}.", " ".join(told.rows)) for told in steps]
+    heights = [book.high_led(lead, text, room) + 2 for lead, text in paragraphs]
+    flow.need(18 * len(heads) + heights[0])
     for line in heads:
         book.canvas.text(flow.x, book.y, line, 13, "start", "ink", True)
         book.y += 18
-    for told in steps:
-        several = len(told.jobs) > 1
-        asks = side_by_side(told.asks, room)
-        for i, text in enumerate(told.rows, start=1):
-            # What is written down stays with the last line before it.
-            flow.need(book.high(text, room) + (2 + HIGH * len(asks) if i == len(told.rows) else 0))
-            if not several:
-                book.tick(flow.x, book.y, bench.is_done(told.jobs[0]))
-            book.words(flow.x + _BEHIND, text, room)
-            book.y += 2
+    for told, (lead, text), high in zip(steps, paragraphs, heights, strict=True):
+        several, asks = len(told.jobs) > 1, side_by_side(told.asks, room)
+        # What is written down stays with what is done before it.
+        flow.need(high + HIGH * len(asks) + (17 if several else 0))
+        if not several:
+            book.tick(flow.x, book.y, bench.is_done(told.jobs[0]))
+        book.led(flow.x + _BEHIND, lead, text, room)
+        book.y += 2
         if several:
             _boxes(book, flow, told)
         for row in asks:
-            flow.need(HIGH)
             write_down(book, row, flow.x + _BEHIND, room)
-    book.y += 8
 
 
 def _boxes(book: Pages, flow: Flow, told: _Told) -> None:

@@ -4,6 +4,8 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Iterator
+from functools import partial
+from itertools import groupby
 
 from ..canvas.pdf_canvas import width_of
 
@@ -33,13 +35,24 @@ def lines_of(
     lines: list[list[str]] = [[]]
     long, space = 0.0, width_of(" ", size * plain, bold)
     for i, word in enumerate(tokens(text)):
-        here = width_of(word, type_of(word, size, plain), bold or heavy(i, word))
+        pieces = [width_of(*piece) for piece in pieces_of(word, size, plain, bold, partial(heavy, i))]
+        here = sum(pieces) + space * (len(pieces) - 1)
         if lines[-1] and long + space + here > width:
             lines.append([])
             long = 0.0
         long += here + (space if lines[-1] else 0.0)
         lines[-1].append(word)
     return lines
+
+
+def pieces_of(
+    token: str, size: float, plain: float, bold: bool, heavy: Callable[[str], bool]
+) -> Iterator[tuple[str, float, bool]]:
+    """Return what stands together on a line in pieces of one type: each with its size, and whether it is bold."""
+    for (high, thick), words in groupby(
+        token.split(" "), lambda word: (type_of(word, size, plain), bold or heavy(word))
+    ):
+        yield " ".join(words), high, thick
 
 
 def cut_to(text: str, size: float, width: float, bold: bool = False) -> str:
@@ -53,19 +66,19 @@ def cut_to(text: str, size: float, width: float, bold: bool = False) -> str:
 
 def type_of(word: str, size: float, plain: float) -> float:
     """Return the type of a word: figures, and letters that stand for them, are read from afar, the words between from near."""
-    figure = any(each.isdigit() for each in word) or word.strip(",.;:()") in LETTERS
+    figure = any(each.isdigit() for each in word) or word.strip(",.;:()") in (*LETTERS, "×")
     return size if plain == 1.0 or figure else size * plain
 
 
 def tokens(text: str) -> Iterator[str]:
-    """Return the words of a text; a whole number stays with its fraction, and a cross with what follows it."""
-    held = ""
+    """Return the words of a text; a whole number stays with its fraction, and a cross with what stands before and behind it."""
+    held: list[str] = []
     for word in text.split():
-        joined = f"{held} {word}" if held else word
-        last = held.rpartition(" ")[2]
-        if held and not (last.isdigit() and "/" in word and word[:1].isdigit()) and last not in ("×", "="):
-            yield held
-            joined = word
-        held = joined
+        last = held[-1] if held else ""
+        fraction = last.isdigit() and "/" in word and word[:1].isdigit()
+        if held and word != "×" and not fraction and last not in ("×", "="):
+            yield " ".join(held)
+            held.clear()
+        held.append(word)
     if held:
-        yield held
+        yield " ".join(held)

@@ -8,7 +8,7 @@ from contextlib import contextmanager
 
 from ..canvas.pdf_canvas import width_of
 from ..canvas.recorded import Page, Recorder
-from .typesetting import LEADING, ON_LINE, TYPE, lines_of, tokens, type_of
+from .typesetting import LEADING, ON_LINE, TYPE, lines_of, pieces_of, tokens
 
 #: The box that is ticked, in points.
 BOX = 11.0
@@ -98,11 +98,11 @@ class Writing:
 
         was = bold, size
         for i, word in enumerate(words):
-            now = bold or i < lead or self._is_code(word), type_of(word, size, plain)
-            if now != was:
-                put(*was)
-            was = now
-            run.append(word)
+            for piece, high, heavy in pieces_of(word, size, plain, bold or i < lead, self._is_code):
+                if (heavy, high) != was:
+                    put(*was)
+                was = heavy, high
+                run.append(piece)
         put(*was)
         return x
 
