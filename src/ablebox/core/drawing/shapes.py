@@ -180,6 +180,7 @@ class Drawing:
         rows: points between rows of dimensions.
         window: bounds to show instead of those of the geometry; ``None`` to show all.
         beside: points kept free at the left of the geometry, for words.
+        beyond: points kept free beyond the outermost row of dimensions.
     """
 
     name: str
@@ -187,6 +188,7 @@ class Drawing:
     rows: float = 24.0
     window: tuple[float, float, float, float] | None = None
     beside: float = 4.0
+    beyond: float = 16.0
 
     def add(self, *items: Item) -> None:
         """Put items in front of what is there."""
@@ -225,7 +227,7 @@ class Drawing:
                     left = max(left, half - right_by) if item.x <= x0 and right_by < 0 else left
                     right = max(right, half + right_by) if item.x >= x1 and right_by > 0 else right
             if isinstance(item, Dimension):
-                need = abs(item.level) * self.rows + 16
+                need = abs(item.level) * self.rows + self.beyond
                 if item.across and item.level < 0:
                     low = max(low, need)
                 elif item.across and item.level > 0:

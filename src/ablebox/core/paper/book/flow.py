@@ -81,10 +81,14 @@ class Flow:
         # What has no room even at the top of a column that begins below other things goes on a page of its own.
         self.at = self.columns if at_top else self.at + 1
         if self.at == self.columns:
-            self.again()
-            self.at, self.top, self.low, self.last_low = 0, book.y, book.bottom, book.bottom
-            self.deepest = book.y
+            self.turn()
         book.y = self.top
+
+    def turn(self) -> None:
+        """Go on on a further page."""
+        self.again()
+        self.at, self.top, self.low, self.last_low = 0, self.book.y, self.book.bottom, self.book.bottom
+        self.deepest = self.book.y
 
     def end(self) -> None:
         """Go on below all columns."""

@@ -20,18 +20,21 @@ from ..lists.cautions import Met
 from .chapter import Chapter
 from .families import Told, families
 from .flow import Flow
+from .packing import Thing, packed
 from .pages import Pages
 from .typesetting import PLAIN, TYPE
 
 #: The height of a drawing at most where much and where little is machined, its dimensions not counted, in points: the largest that
 #: takes no more pages than the smallest.
 _TALL = ((76.0, 36.0), (70.0, 34.0), (66.0, 32.0))
-#: From row to row of dimensions, in points.
-_ROWS = 14.0
-#: From line to line, as a share of the type: short lines under a drawing stand closer.
-_LEADING = 1.15
+#: From row to row of dimensions, and what is left beyond the outermost, in points.
+_ROWS, _BEYOND = 14.0, 9.0
+#: From line to line, as a share of the type, the closer one where that spares a page: short lines under a drawing stand close.
+_LEADINGS = (1.15, 1.12)
 #: So few lines are little.
 _FEW = 2
+#: How far words stand behind their box, in points.
+_BEHIND = 16.0
 
 
 @dataclass(slots=True)
@@ -66,14 +69,21 @@ def _counted(part: Part) -> str:
 
 def machine_pages(book: Pages) -> None:
     """Write settings and blocks, then the drawings."""
-    with book.set_as(_LEADING, PLAIN):
-        rows, before = families(written(book)), book.mark()
-        counts = []
-        for tall in _TALL:
-            _drawings(book, _settings(book), rows, tall)
-            counts.append(len(book.pages))
-            book.back_to(before)
-        _drawings(book, _settings(book), rows, _TALL[counts.index(min(counts))])
+    rows, before = families(written(book)), book.mark()
+
+    def tried(leading: float, tall: tuple[float, float], fewer: int = 0) -> int:
+        """Write it, on fewer pages than so many if that is asked; return how many pages there are, 0 for too many."""
+        book.back_to(before)
+        with book.set_as(leading, PLAIN):
+            done = _drawings(book, _settings(book), rows, tall, fewer)
+        return len(book.pages) if done else 0
+
+    counts = [tried(_LEADINGS[0], tall) for tall in _TALL]
+    # As they come, unless other ones beside each other spare a page.
+    for leading in _LEADINGS:
+        if any(tried(leading, tall, min(counts)) for tall in _TALL):
+            return
+    tried(_LEADINGS[0], _TALL[counts.index(min(counts))])
 
 
 def drawn(book: Pages) -> list[Drawn]:
@@ -163,13 +173,21 @@ def written(book: Pages) -> list[Told]:
     return [_told(book, row, usual) for row in drawn(book)]
 
 
-def _drawings(book: Pages, flow: Flow | None, rows: Sequence[Told], tall: tuple[float, float]) -> None:
-    """Write the drawings, below the settings where there is room."""
+def _drawings(book: Pages, flow: Flow | None, rows: Sequence[Told], tall: tuple[float, float], fewer: int = 0) -> bool:
+    """Write the drawings, below the settings where there is room; return whether it was done.
+
+    Args:
+        book: the pages.
+        flow: where it goes on; ``None`` for a page of its own.
+        rows: what is drawn.
+        tall: how high drawings are at most.
+        fewer: how many pages the book must have less than; 0 for any.
+    """
     usual = usual_screw_hole(part.machining for part in book.made.parts)
     if not rows:
         if flow is not None:
             flow.end()
-        return
+        return not fewer
     under = (
         "The machined face is up. Thick red edges are banded. Places count from the named edges of the finished part."
     )
@@ -192,6 +210,8 @@ def _drawings(book: Pages, flow: Flow | None, rows: Sequence[Told], tall: tuple[
         book.heading(flow.x, "Machining", 15)
         book.words(flow.x, under, flow.wide)
         book.y += 8
+    if fewer:
+        return _packed(book, flow, rows, tall, fewer - len(book.pages))
     waiting = [(told, _high(book, flow.wide, told, tall)) for told in rows]
     while waiting:
         # What still fits into a column goes there: pages are filled, parts stay nearly in their order.
@@ -206,6 +226,32 @@ def _drawings(book: Pages, flow: Flow | None, rows: Sequence[Told], tall: tuple[
         told, high = waiting.pop(at)
         _block(book, flow, told, high, tall)
     flow.end()
+    return True
+
+
+def _packed(book: Pages, flow: Flow, rows: Sequence[Told], tall: tuple[float, float], most: int) -> bool:
+    """Write the drawings on no more pages than may be, the one at hand among them; return whether that is possible."""
+    if most < 1:
+        return False
+    things = [
+        Thing(
+            _high(book, flow.wide, told, tall), _high(book, flow.wide, told, tall, broken=True),
+            max((book.high(text, flow.wide - _BEHIND) for text in (*told.lines, *told.values)), default=0.0),
+        )
+        for told in rows
+    ]  # fmt: skip
+    before, beside = book.mark(), [flow.low - flow.top] * (flow.columns - flow.at - 1)
+    flow.again()
+    page = [book.bottom - book.y] * flow.columns
+    book.back_to(before)
+    found = packed(things, [flow.low - book.y, *beside], page, most)
+    for i, mine in enumerate(found or ()):
+        if i:
+            flow.turn()
+        for n in mine:
+            _block(book, flow, rows[n], things[n].high, tall)
+    flow.end()
+    return found is not None and len(book.pages) < before[0] + most
 
 
 def _cautions(book: Pages, flow: Flow) -> None:
@@ -227,7 +273,7 @@ def _next_in(book: Pages, flow: Flow, heights: Sequence[float]) -> int:
 def _told(book: Pages, row: Drawn, usual: Length | None) -> Told:
     """Return what is written of parts that one drawing tells."""
     part, units = row.parts[0], book.made.units
-    view = replace(part_view(part, units), rows=_ROWS)
+    view = replace(part_view(part, units), rows=_ROWS, beyond=_BEYOND)
     size = f"{book.write(part.length.length)} × {book.write(part.width.length)}"
     names = ", ".join(dict.fromkeys(each.name for each in row.parts))
     said = f"{names}, {part.bench_face.words} face up"
@@ -262,7 +308,7 @@ def _high(book: Pages, wide: float, told: Told, tall: tuple[float, float], broke
     """Return how high a part comes out; with its first line of work only, where the others go on elsewhere."""
     high = book.high_led(f"{told.heading}:", told.words, wide) + _picture(told, wide, tall)[1] + 8
     below = (*told.lines, *told.values)
-    return high + sum(book.high(text, wide - 16) + 1 for text in (below[:1] if broken else below)) + 12
+    return high + sum(book.high(text, wide - _BEHIND) + 1 for text in (below[:1] if broken else below)) + 12
 
 
 def _block(book: Pages, flow: Flow, told: Told, high: float, tall: tuple[float, float]) -> None:
@@ -274,9 +320,9 @@ def _block(book: Pages, flow: Flow, told: Told, high: float, tall: tuple[float, 
     book.canvas.draw(told.view, (flow.x, at, flow.x + flow.wide, at + picture), scale, around)
     book.y = at + picture + 12
     for text in (*told.lines, *told.values):
-        flow.need(book.high(text, flow.wide - 16))
+        flow.need(book.high(text, flow.wide - _BEHIND))
         book.tick(flow.x, book.y, side=9.5)
-        book.words(flow.x + 16, text, flow.wide - 16, TYPE)
+        book.words(flow.x + _BEHIND, text, flow.wide - _BEHIND, TYPE)
         book.y += 1
     book.canvas.polyline([(flow.x, book.y - 2), (flow.x + flow.wide, book.y - 2)], "line", 0.8, False)
     book.y += 10
@@ -313,7 +359,7 @@ def _setting(book: Pages, flow: Flow, kind: SettingKind, rows: Sequence[Setting]
     same = [size for size in rows[0].sizes if all(size in row.sizes for row in rows)] if len(rows) > 1 else []
     told = [(", ".join(row.cases), _sizes_told(book, [each for each in row.sizes if each not in same])) for row in rows]
     head, above = f"{kind.value[:1].upper()}{kind.value[1:]}", _sizes_told(book, same)
-    room = flow.wide - 16
+    room = flow.wide - _BEHIND
     flow.need(
         book.high(head, flow.wide, 12, True)
         + (book.high(above, flow.wide) if above else 0.0)
@@ -325,7 +371,7 @@ def _setting(book: Pages, flow: Flow, kind: SettingKind, rows: Sequence[Setting]
     for letters, text in told:
         flow.need(book.high_led(f"{letters}:", text, room))
         book.tick(flow.x, book.y, side=9.5)
-        book.led(flow.x + 16, f"{letters}:", text, room)
+        book.led(flow.x + _BEHIND, f"{letters}:", text, room)
         book.y += 1
     book.y += 5
 
@@ -346,10 +392,10 @@ def _blocks(book: Pages, flow: Flow, rows: Sequence[Block]) -> None:
         kept = ", kept with the shop" if block.kept else ", cut with the parts" if block.among_parts else ""
         head = f"{block.code}: {_size(book, block)}{kept}"
         uses = "; ".join(block.uses)
-        flow.need(book.high(head, flow.wide - 16, bold=True) + book.high(uses, flow.wide - 16) + 3)
+        flow.need(book.high(head, flow.wide - _BEHIND, bold=True) + book.high(uses, flow.wide - _BEHIND) + 3)
         book.tick(flow.x, book.y, side=9.5)
-        book.words(flow.x + 16, head, flow.wide - 16, bold=True)
-        book.words(flow.x + 16, uses, flow.wide - 16)
+        book.words(flow.x + _BEHIND, head, flow.wide - _BEHIND, bold=True)
+        book.words(flow.x + _BEHIND, uses, flow.wide - _BEHIND)
         book.y += 3
 
 
