@@ -29,6 +29,8 @@ from .typesetting import PLAIN, TYPE
 _TALL = ((76.0, 36.0), (70.0, 34.0), (66.0, 32.0))
 #: From row to row of dimensions, and what is left beyond the outermost, in points.
 _ROWS, _BEYOND = 14.0, 9.0
+#: How much farther rows stand at the ends of a part.
+_ASIDE = 1.4
 #: From line to line, as a share of the type, the closer one where that spares a page: short lines under a drawing stand close.
 _LEADINGS = (1.15, 1.12)
 #: So few lines are little.
@@ -274,6 +276,10 @@ def _told(book: Pages, row: Drawn, usual: Length | None) -> Told:
     """Return what is written of parts that one drawing tells."""
     part, units = row.parts[0], book.made.units
     view = replace(part_view(part, units), rows=_ROWS, beyond=_BEYOND)
+    # Their strokes keep clear of what names the ends of a narrow part.
+    view.items[:] = [
+        replace(item, level=item.level * _ASIDE) if isinstance(item, Dimension) and not item.across else item for item in view.items
+    ]  # fmt: skip
     size = f"{book.write(part.length.length)} × {book.write(part.width.length)}"
     names = ", ".join(dict.fromkeys(each.name for each in row.parts))
     said = f"{names}, {part.bench_face.words} face up"

@@ -179,7 +179,9 @@ class Recorder:
         view = fitted(drawing, left, top, right - left, low - top, scale)
         aside = _Aside(self)
         replay(drawing, aside, view)
-        aside.settle(keep or box)
+        x0, y0, x1, y1 = drawing.bounds()
+        (a, b), (c, d) = view.at(x0, y1), view.at(x1, y0)
+        aside.settle(keep or box, (a, b, c, d))
         return view.scale
 
 
@@ -206,8 +208,13 @@ class _Aside(Recorder):
         if text:
             self._kept.append(Words(x, y, text, least(text, size), colour, bold, True))
 
-    def settle(self, within: Box) -> None:
-        """Write the words: each where it belongs, or as near to it as there is room."""
+    def settle(self, within: Box, drawn: Box) -> None:
+        """Write the words: each where it belongs, or as near to it as there is room.
+
+        Args:
+            within: where they stay inside.
+            drawn: what is drawn; beside it the lines of dimensions are broken under the numbers of others.
+        """
         taken = [words.box for words in self.page.words]
         # What names a thing stays; numbers of lines give way.
         for words in sorted(self._kept, key=lambda each: (each.colour == "dimension", -each.size)):
@@ -216,6 +223,10 @@ class _Aside(Recorder):
             dx, dy = found.x - words.x, found.y - words.y
             if abs(dx) + abs(dy) > _LED:
                 self._lead(words, found)
+            if found.colour == "dimension" and not meet(found.box, drawn):
+                left, top, right, low = found.box
+                patch = [(left, top + 1), (right, top + 1), (right, low - 1), (left, low - 1)]
+                self.polygon(patch, "paper", "", 0, False)
             self.page.strokes.append(found)
 
     def _lead(self, words: Words, found: Words) -> None:
