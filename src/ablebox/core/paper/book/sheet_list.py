@@ -28,7 +28,7 @@ class Pitch:
     Args:
         line: from row to row, in points.
         head: from a heading to its rows.
-        ring: half a ring, at most; a number too wide for it stands alone.
+        ring: half a ring, at most; where one number of a list is too wide for it, all stand without.
         columns: beside each other.
     """
 
@@ -88,6 +88,7 @@ def write_list(
     flow = book.flow(pitch.columns, begin)
     flow.last_low = book.bottom - notes_high(book, notes)
     flow.low = min(flow.last_low, book.y + column_high(book, told, pitch) + 1)
+    ringed = all(_ring(each.n, pitch) >= width_of(str(each.n), FIGURE, True) / 2 + 0.5 for each in told)
     last: tuple[With, int, int, float] | None = None
     for heading, group in _groups(told):
         lines = book.broken(heading, flow.wide, TYPE, True)
@@ -99,7 +100,7 @@ def write_list(
             flow.need(pitch.line)
             # What stays set is told again where a column or a page begins.
             here = each.cut.by, each.cut.setting, len(book.pages), flow.x
-            _row(book, flow, each, pitch, last == here)
+            _row(book, flow, each, pitch, last == here, ringed)
             last = here
         book.y += 4
     flow.end()
@@ -127,16 +128,21 @@ def _groups(told: Sequence[Told]) -> list[tuple[str, list[Told]]]:
     return found
 
 
-def _row(book: Pages, flow: Flow, told: Told, pitch: Pitch, stays: bool) -> None:
+def _ring(n: int, pitch: Pitch) -> float:
+    """Return half a ring around a number."""
+    return min(ring_of(n) - 0.4, pitch.ring)
+
+
+def _row(book: Pages, flow: Flow, told: Told, pitch: Pitch, stays: bool, ringed: bool) -> None:
     canvas, x, y = book.canvas, flow.x, book.y
     book.tick(x, y, side=13.0)
-    ring = min(ring_of(told.n) - 0.4, pitch.ring)
-    if ring >= width_of(str(told.n), FIGURE, True) / 2 + 0.5:
-        canvas.circle(x + 27, y, ring, "card", "select", 1.6)
+    if ringed:
+        canvas.circle(x + 27, y, _ring(told.n, pitch), "card", "select", 1.6)
     canvas.text(x + 27, y, str(told.n), FIGURE, "middle", "ink", True)
     right = x + 90
     if stays:
-        canvas.polyline([(right - 12, y - 9), (right - 12, y + 6)], "ink", 1.2, False)
+        # From below what it repeats.
+        canvas.polyline([(right - 12, y + 9 - pitch.line), (right - 12, y + 6)], "ink", 1.2, False)
         canvas.polyline([(right - 15, y + 2), (right - 12, y + 6), (right - 9, y + 2)], "ink", 1.2, False)
     else:
         canvas.text(right, y, book.write(Length(told.cut.setting)), _SETTING, "end", "ink", True)

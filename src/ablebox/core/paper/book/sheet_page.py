@@ -110,7 +110,9 @@ def _write(book: Pages, sheet: _Sheet) -> None:
         return
     room = book.bottom - book.y
     spare = {pitch: 1 - (column_high(book, told, pitch) + notes_high(book, notes) + _OVER) / room for pitch in PITCHES}
-    pitch = next((each for each in PITCHES if spare[each] >= _MOST), None) or next(
+    # More than it takes over the width of the page is of no use to the drawing.
+    enough = min(_MOST, picture.high(book.wide) / room)
+    pitch = next((each for each in PITCHES if spare[each] >= enough), None) or next(
         (each for each in PITCHES[1:] if spare[each] >= _FEWEST), PITCHES[1]
     )
     share = spare[pitch] if spare[pitch] >= _FEWEST else _MOST

@@ -8,6 +8,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
+from math import inf
 
 from ...cuts.divide import Board, CutWay
 from ...cuts.plan import CutSheet, Plan
@@ -37,9 +38,13 @@ ROOM = (52.0, 30.0, 44.0, 34.0)
 _APART = 4.0
 #: How far a line to a code keeps off other pieces' middles; what running through one or through another such line, and what running
 #: through words or a ring, is worth as a longer way; in points.
-_CLEAR, _THROUGH, _OVER = 5.0, 120.0, 40.0
+_CLEAR, _THROUGH, _OVER = 5.0, 120.0, 90.0
 #: The type of a code on a piece.
 _CODE = 13.0
+#: Where words move to in their piece, off rings and marks, as shares of the room there is: right, and down.
+_MOVED = (
+    (0, 0), (0, 1), (0, -1), (0.25, 0), (-0.25, 0), (0.5, 0), (-0.5, 0), (1, 0), (-1, 0), (1, 1), (-1, 1), (1, -1), (-1, -1), (0.5, 1), (-0.5, -1),
+)  # fmt: skip
 
 
 @dataclass(frozen=True, slots=True)
@@ -71,6 +76,8 @@ class SheetPicture:
         self.order = cuts_of(plan, sheet)
         self.parts: Mapping[str, Part] = {part.code: part for part in book.made.parts}
         self.taken: list[Box] = []
+        #: Where marks stand that words keep off if they can.
+        self.marks: list[Box] = []
         self.leaders: list[tuple[Point, Point]] = []
 
     def scale(self, wide: float, high: float) -> float:
@@ -80,6 +87,10 @@ class SheetPicture:
         return min(
             (wide - left - right) / (supply.length / TICKS_PER_MM), (high - top - low) / (supply.width / TICKS_PER_MM)
         )
+
+    def high(self, wide: float) -> float:
+        """Return how high it comes out where it takes all of a width."""
+        return self.scale(wide, inf) * self.sheet.supply.width / TICKS_PER_MM + ROOM[1] + ROOM[3]
 
     def draw(self, share: float) -> None:
         """Draw it on a share of the page at most, and go down below it."""
@@ -98,6 +109,10 @@ class SheetPicture:
         self._carets()
         for told in sorted(self.told, key=lambda each: (each.cut.level, each.n)):
             self._ring(told)
+        # What is kept first: words on pieces move off lines to what is too small for words.
+        for rest in self.order.rests:
+            if kept(book.made.project, self.code, rest):
+                self._rest(rest)
         rows = [
             (spot, name, self.order.strip_of(i))
             for i, (spot, name) in enumerate(zip(self.sheet.spots, self.names, strict=True))
@@ -105,9 +120,6 @@ class SheetPicture:
         # From above: lines to codes beside the sheet do not cross.
         for spot, name, strip in sorted(rows, key=lambda row: (-row[0].y - row[0].reach[1], row[0].x)):
             self._piece(spot, name, strip)
-        for rest in self.order.rests:
-            if kept(book.made.project, self.code, rest):
-                self._rest(rest)
         book.told_scale(scale)
         legend = "this edge lies against the fence or the stop"
         book.y = self.within[3] + 2
@@ -238,11 +250,13 @@ class SheetPicture:
                     x = x0 + min(14.0, (x1 - x0) * 0.3)
                     canvas.polyline([(x0, y), (x1, y)], "ink", 2.4, False)
                     canvas.polyline([(x - 4, y + step), (x, y), (x + 4, y + step)], "ink", 1.5, False)
+                    self.marks.append((x - 4, min(y, y + step), x + 4, max(y, y + step)))
                 else:
                     x, step = (x0, 6.0) if cut.low else (x1, -6.0)
                     y = y0 - min(14.0, (y0 - y1) * 0.3)
                     canvas.polyline([(x, y0), (x, y1)], "ink", 2.4, False)
                     canvas.polyline([(x + step, y - 4), (x, y), (x + step, y + 4)], "ink", 1.5, False)
+                    self.marks.append((min(x, x + step), y - 4, max(x, x + step), y + 4))
 
     # Pieces and what is left over
 
@@ -282,14 +296,13 @@ class SheetPicture:
             ):
                 return
         for text in (one, code):
-            upright = Words(x, y, text, FIGURE, "ink", True, True)
-            if (
-                wide >= 6
-                and width_of(text, FIGURE, True) <= high + 2
-                and not any(meet(upright.box, b, 0.5) for b in self.taken)
-            ):
-                self._put(upright)
-                return
+            spare = (high + 2 - width_of(text, FIGURE, True)) / 2
+            if wide >= 6 and spare >= 0:
+                places = [Words(x, y + dy * spare, text, FIGURE, "ink", True, True) for dy in (0.0, -1.0, 1.0)]
+                free = [each for each in places if not any(meet(each.box, b, 0.5) for b in self.taken)]
+                if free:
+                    self._put(min(free, key=lambda each: self._on_marks(each.box)))
+                    return
         self._beside(x, y, code)
 
     def _beside(self, x: float, y: float, code: str) -> None:
@@ -336,31 +349,22 @@ class SheetPicture:
         tall, wide = sum(size * 1.2 for _, size, _ in rows), max(width_of(t, s, b) for t, s, b in rows)
         left, top, right, low = box
         spare_x, spare_y = max(0.0, (right - left - wide) / 2 - 3), max(0.0, (low - top - tall) / 2 - 2)
-        for dx, dy in (
-            (0, 0),
-            (0, 1),
-            (0, -1),
-            (1, 0),
-            (-1, 0),
-            (0.5, 0),
-            (-0.5, 0),
-            (1, 1),
-            (-1, 1),
-            (1, -1),
-            (-1, -1),
-            (0.5, 1),
-            (-0.5, -1),
-        ):
-            at_x, at_y = x + dx * spare_x, y + dy * spare_y
-            around = (at_x - wide / 2, at_y - tall / 2, at_x + wide / 2, at_y + tall / 2)
-            if any(meet(around, other, 0.5) for other in self.taken):
-                continue
-            at = at_y - tall / 2
-            for text, size, bold in rows:
-                self._put(Words(at_x - width_of(text, size, bold) / 2, at + size * 0.6, text, size, "ink", bold))
-                at += size * 1.2
-            return True
-        return False
+        places = [(x + dx * spare_x, y + dy * spare_y) for dx, dy in _MOVED]
+        boxes = [(a - wide / 2, b - tall / 2, a + wide / 2, b + tall / 2) for a, b in places]
+        free = [each for each in boxes if not any(meet(each, other, 0.5) for other in self.taken)]
+        if not free:
+            return False
+        around = min(free, key=self._on_marks)
+        at = around[1]
+        for text, size, bold in rows:
+            middle = (around[0] + around[2]) / 2
+            self._put(Words(middle - width_of(text, size, bold) / 2, at + size * 0.6, text, size, "ink", bold))
+            at += size * 1.2
+        return True
+
+    def _on_marks(self, box: Box) -> int:
+        """Return how many marks, and lines to codes beside the sheet, words would stand on."""
+        return sum(meet(box, mark, 1.0) for mark in self.marks) + sum(runs_through(*line, box) for line in self.leaders)
 
     def _put(self, words: Words) -> None:
         """Write words, with nothing running through them."""
