@@ -165,5 +165,6 @@ def _gives(told: Told) -> list[str]:
     some = f"{told.pieces[0]} and {count - 1} more" if count > 1 else pieces
     rows = [pieces, some, f"{count} pieces" if count > 1 else pieces]
     found = [f"{name}: {row}" if name and row else name or row for row in rows]
-    # Which pieces it holds says more than what the strip is called.
-    return [", ".join([found[0], *told.keeps]), ", ".join([found[-1], *told.keeps]), *found, *filter(None, [pieces])]
+    # Which pieces it holds, or how many, says more than what the strip is called.
+    alone = filter(None, [pieces, rows[-1]])
+    return [", ".join([found[0], *told.keeps]), ", ".join([found[-1], *told.keeps]), *found, *alone]
