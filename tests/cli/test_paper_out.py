@@ -1,5 +1,5 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""Paper and files that leave the program, read back by libraries of their own: pypdf, openpyxl, odfpy, ezdxf, the standard library."""
+"""Paper and files that leave the program, read back by libraries of their own: pypdf, openpyxl, odfpy, ezdxf, OpenCV, the standard library."""
 
 from __future__ import annotations
 
@@ -7,23 +7,30 @@ import base64
 import csv
 import io
 import json
+import os
 import re
 import struct
 import tempfile
 import unittest
 import xml.etree.ElementTree as ET
 from collections import Counter
+from fractions import Fraction
 from html.parser import HTMLParser
 from pathlib import Path
 from typing import Any
 
+import cv2
 import ezdxf
+import numpy as np
 import openpyxl
 from odf.opendocument import load as load_ods
 from odf.table import TableCell, TableRow
 from pypdf import PdfReader
+from PyQt6.QtGui import QGuiApplication, QImage, QPainter
+from PyQt6.QtPdf import QPdfDocument
 
 from ablebox.cli import demo
+from ablebox.core.paper.labels.label_sheet import label_sheets
 from tests.cli.test_commands import run
 
 FILE = str(demo.path_of("mill-pantry"))
@@ -100,6 +107,47 @@ class Paper(Written):
         ):
             self.assertIn(words, text)
         self.assertNotIn("A-02", text)
+
+    def test_a_label_is_scanned(self) -> None:
+        """Printed at 400 dots an inch and read by OpenCV's detector: the piece, and the size it is cut to."""
+        os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
+        _ = QGuiApplication.instance() or QGuiApplication([])
+        wanted = {part["code"]: part for part in self.parts()}
+        for code in ("letter-30", "a4-24"):
+            sheet = label_sheets()[code]
+            document = QPdfDocument(None)
+            (self.folder / "l.pdf").write_bytes(self.written("labels", "--pdf", "l.pdf", "--sheet", code))
+            document.load(str(self.folder / "l.pdf"))
+            read = Counter[str]()
+            for number in range(document.pageCount()):
+                size = document.pagePointSize(number) * (400 / 72)
+                image = QImage(size.toSize(), QImage.Format.Format_RGB32)
+                image.fill(0xFFFFFFFF)
+                painter = QPainter(image)
+                painter.drawImage(0, 0, document.render(number, size.toSize()))
+                painter.end()
+                grey = image.convertToFormat(QImage.Format.Format_Grayscale8)
+                bits = grey.constBits()
+                assert bits is not None
+                page = np.frombuffer(bits.asstring(grey.sizeInBytes()), np.uint8).reshape(grey.height(), -1)
+                for at in range(sheet.count):
+                    left, top, wide, high = (int(each * 400 / 72) for each in (*sheet.corner(at), *sheet.size))
+                    label = page[top : top + high, left : left + wide]
+                    if (label < 128).any():
+                        text, _, _ = cv2.QRCodeDetector().detectAndDecode(label)
+                        piece = text.partition(" ")[0].partition(".")[0]
+                        if piece in wanted:
+                            part = wanted[piece]
+                            sizes = [Fraction(each) for each in re.findall(r"\d+(?:\.\d+)?", text.partition(" ")[2])]
+                            self.assertEqual(
+                                [round(float(each)) for each in sizes],
+                                [round(part["cut_length"]), round(part["cut_width"])], text,
+                            )  # fmt: skip
+                        self.assertTrue(text, (code, number, at))
+                        read[piece] += 1
+            self.assertEqual(
+                {code: read[code] for code in wanted}, {code: part["count"] for code, part in wanted.items()}
+            )
 
 
 class Files(Written):

@@ -44,7 +44,9 @@ from ablebox.core.paper.canvas.recorded import Page, Recorder
 from ablebox.core.paper.data.everything_json import everything_tree
 from ablebox.core.paper.data.parts_json import parts_tree
 from ablebox.core.paper.exports.tables_out import TableForm, table_csv
-from ablebox.core.paper.labels.labels import labels
+from ablebox.core.paper.labels.label_rows import label_rows
+from ablebox.core.paper.labels.label_sheet import label_sheets
+from ablebox.core.paper.labels.labels import label_pages, labels
 from ablebox.core.paper.lists.buy_list import buy_list
 from ablebox.core.paper.lists.buying import banding, hardware, reasons, sheets_to_buy
 from ablebox.core.paper.lists.cautions import CAUTIONS
@@ -492,6 +494,26 @@ class Book(Demo):
             wide = [call for call in make.mock_calls if not call.args[0].isascii()]
             self.assertTrue(wide)
             self.assertTrue(all(call.kwargs["encoding"] == "utf-8" for call in wide))
+
+    def test_labels_leave_nothing_out(self) -> None:
+        """On every sheet of labels each label tells all there is to tell of its piece, within its edges."""
+        made = Made(load(demo.path_of("weir-loft")).project)
+        plans = plan_all(made, 10)
+        every = list(label_rows(made, plans))
+        most = {row.code for row in sorted(every, key=lambda row: -len("".join(row.also)))[:20]}
+        rows = [row for row in every if row.code in most]
+        for sheet in label_sheets().values():
+            pages = label_pages(made, plans, sheet, only=most)
+            self.assertEqual(faults(pdf_of(pages, "x"), labels=True), [])
+            for i, row in enumerate(rows):
+                (x, y), (wide, high) = sheet.corner(i % sheet.count), sheet.size
+                words = [
+                    each for each in pages[i // sheet.count].words if x <= each.x < x + wide and y <= each.y < y + high
+                ]
+                self.assertLessEqual(max(each.box[2] for each in words), x + wide)
+                text = " ".join(each.text for each in words)
+                for told in (row.code, row.name, row.size, *row.also):
+                    self.assertIn(told, text, (sheet.name, row))
 
     def test_what_is_kept_and_is_no_more_loses_nothing(self) -> None:
         """Letters of deleted cases, and labels nobody knows; a mirrored part keeps its code where lengths differ."""

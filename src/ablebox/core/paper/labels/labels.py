@@ -7,7 +7,7 @@ edges dotted, its grain; and a code to be scanned (QR, ISO/IEC 18004, made by se
 
 from __future__ import annotations
 
-from collections.abc import Collection, Mapping
+from collections.abc import Collection, Mapping, Sequence
 
 import segno
 
@@ -19,17 +19,18 @@ from ...parts.listing import Part
 from ...shop.made import Made
 from ...stock import Grain
 from ..book.pages import pdf_of
-from ..book.typesetting import cut_to
 from ..canvas.paper_size import Paper, usual_paper
-from ..canvas.pdf_canvas import width_of
 from ..canvas.recorded import Page, Recorder
 from .label_rows import LabelRow, label_rows
 from .label_sheet import LabelSheet, label_sheet, label_sheets
+from .label_text import set_words
 
 #: Room inside the edge of a label, and how much of it picture and code take at most, in points and as a share of its width.
-_INSIDE, _SHARE = 5.5, 0.3
-#: Type of the code, of the cut size and of all else on the least label, in points.
-_CODE, _SIZE, _ELSE = 15.5, 11.5, 8.0
+_INSIDE, _SHARE = 5.5, 0.32
+#: How far all keeps off the edge of the paper, and how much lower than code and picture words may go, in points.
+_EDGE, _OVER = 13.0, 3.0
+#: How many dots are left free around a code (ISO/IEC 18004: four), and how much of a label's height it takes at most with them.
+_QUIET, _LOW = 4, 0.62
 
 
 def label_pages(
@@ -76,35 +77,22 @@ def printable(made: Made, on: Paper, code: str = "") -> LabelSheet:
 
 
 def _label(canvas: Recorder, sheet: LabelSheet, corner: tuple[float, float], row: LabelRow) -> None:
-    (x, y), (wide, high) = corner, sheet.size
-    grow = min(1.6, max(1.0, high / 72.0 * 0.8, wide / 189.0 * 0.8))
-    side = min((high - 2 * _INSIDE - 3) / 2, wide * _SHARE, 62.0)
-    beside = x + wide - _INSIDE - side
-    stacked = high < 150
+    # Where labels go to the edge of their sheet, what is printed keeps off it.
+    left, top = max(corner[0] + _INSIDE, _EDGE), max(corner[1] + _INSIDE, _EDGE)
+    right = min(corner[0] + sheet.size[0] - _INSIDE, sheet.on.size[0] - _EDGE)
+    low = min(corner[1] + sheet.size[1] - _INSIDE, sheet.on.size[1] - _EDGE)
+    wide, high = right - left, low - top
+    matrix = _code(row.scanned)
+    # Nothing is printed near the code; where a label is low it takes more of it than the picture.
+    quiet = _QUIET / (len(matrix) + _QUIET)
+    side = min(high * _LOW * (1 - quiet), wide * _SHARE, 62.0)
+    picture = min(side, high - side * (1 + quiet))
     if row.part is not None:
-        _picture(canvas, (beside, y + _INSIDE, side, side), row.part)
-    top = y + _INSIDE + side + 3 if stacked or row.part is not None else y + _INSIDE
-    _qr(canvas, beside, top, side, row.scanned)
-    left, room = x + _INSIDE + 1, wide - 2 * _INSIDE - side - 7
-    rows = [(row.size, _SIZE * grow, True), *((text, _ELSE * grow, False) for text in row.also)]
-    name, points = row.name, _ELSE * grow + 0.5
-    beside_code = width_of(row.code, _CODE * grow, True) + 6
-    at, low = y + _INSIDE + _CODE * grow * 0.5, y + high - _INSIDE + 3
-    canvas.text(left, at, row.code, _CODE * grow, "start", "ink", True)
-    if beside_code + width_of(name, points, True) <= room:
-        canvas.text(left + beside_code, at + 2, name, points, "start", "ink", True)
-    else:
-        rows.insert(0, (name, points, True))
-    at += _CODE * grow * 0.5 + 1
-    for text, size, bold in rows:
-        points = size
-        while width_of(text, points, bold) > room and points > 8:
-            points -= 0.5
-        if at + points > low:
-            break
-        at += points * 0.55
-        canvas.text(left, at, cut_to(text, points, room, bold), points, "start", "ink", bold)
-        at += points * 0.55
+        _picture(canvas, (right - (side + picture) / 2, top, picture, picture), row.part)
+    _qr(canvas, right - side, low - side, side, matrix)
+    most = min(sheet.size[1] / 80.0, sheet.size[0] / 150.0)
+    for line in set_words(row, wide - side - 7, min(low + _OVER, sheet.on.size[1] - _EDGE) - top, most):
+        canvas.text(left + 1 + line.x, top + line.y, line.text, line.size, "start", "ink", line.bold)
 
 
 def _picture(canvas: Canvas, box: tuple[float, float, float, float], part: Part) -> None:
@@ -153,18 +141,24 @@ def _picture(canvas: Canvas, box: tuple[float, float, float, float], part: Part)
             canvas.polyline([(ex - 3, ey - back), (ex, ey), (ex + 3, ey - back)], "ink", 1.4, False)
 
 
-def _qr(canvas: Canvas, x: float, y: float, side: float, text: str) -> None:
+def _code(text: str) -> list[list[int]]:
+    """Return the dots of a code, row by row."""
     # Of Latin-1, which a maker takes first, some readers make other letters; plain ASCII and UTF-8 they all read.
     text = text.replace("×", "x")
     code = segno.make(text, error="m", micro=False, encoding=None if text.isascii() else "utf-8")
-    rows = [list(row) for row in code.matrix]
+    return [list(row) for row in code.matrix]
+
+
+def _qr(canvas: Canvas, x: float, y: float, side: float, rows: Sequence[Sequence[int]]) -> None:
     dot = side / len(rows)
+    # Rows run into each other by a hair: no light line is left between them.
+    hair = dot * 0.04
     for j, row in enumerate(rows):
         start = None
         for i, dark in enumerate([*row, 0]):
             if dark and start is None:
                 start = i
             elif not dark and start is not None:
-                a, b, c, d = x + start * dot, x + i * dot, y + j * dot, y + (j + 1) * dot
+                a, b, c, d = x + start * dot, x + i * dot, y + j * dot, y + (j + 1) * dot + hair
                 canvas.polygon([(a, c), (b, c), (b, d), (a, d)], "ink", "", 0, False)
                 start = None
