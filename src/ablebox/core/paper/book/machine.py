@@ -73,14 +73,14 @@ def machine_pages(book: Pages) -> None:
     """Write settings and blocks, then the drawings."""
     rows, before = families(written(book)), book.mark()
 
-    def tried(leading: float, tall: tuple[float, float], fewer: int = 0) -> int:
+    def tried(leading: float, tall: tuple[float, float], fewer: int = 0, shown: bool = True) -> int:
         """Write it, on fewer pages than so many if that is asked; return how many pages there are, 0 for too many."""
         book.back_to(before)
         with book.set_as(leading, PLAIN):
-            done = _drawings(book, _settings(book), rows, tall, fewer)
+            done = _drawings(book, _settings(book), rows, tall, fewer, shown)
         return len(book.pages) if done else 0
 
-    counts = [tried(_LEADINGS[0], tall) for tall in _TALL]
+    counts = [tried(_LEADINGS[0], tall, shown=False) for tall in _TALL]
     # As they come, unless other ones beside each other spare a page.
     for leading in _LEADINGS:
         if any(tried(leading, tall, min(counts)) for tall in _TALL):
@@ -175,7 +175,9 @@ def written(book: Pages) -> list[Told]:
     return [_told(book, row, usual) for row in drawn(book)]
 
 
-def _drawings(book: Pages, flow: Flow | None, rows: Sequence[Told], tall: tuple[float, float], fewer: int = 0) -> bool:
+def _drawings(
+    book: Pages, flow: Flow | None, rows: Sequence[Told], tall: tuple[float, float], fewer: int, shown: bool
+) -> bool:
     """Write the drawings, below the settings where there is room; return whether it was done.
 
     Args:
@@ -184,6 +186,7 @@ def _drawings(book: Pages, flow: Flow | None, rows: Sequence[Told], tall: tuple[
         rows: what is drawn.
         tall: how high drawings are at most.
         fewer: how many pages the book must have less than; 0 for any.
+        shown: whether they are drawn; without, their room is left, to count the pages.
     """
     usual = usual_screw_hole(part.machining for part in book.made.parts)
     if not rows:
@@ -226,7 +229,7 @@ def _drawings(book: Pages, flow: Flow | None, rows: Sequence[Told], tall: tuple[
             # Its lines go on in the column beside.
             at = 0
         told, high = waiting.pop(at)
-        _block(book, flow, told, high, tall)
+        _block(book, flow, told, high, tall, shown)
     flow.end()
     return True
 
@@ -317,13 +320,14 @@ def _high(book: Pages, wide: float, told: Told, tall: tuple[float, float], broke
     return high + sum(book.high(text, wide - _BEHIND) + 1 for text in (below[:1] if broken else below)) + 12
 
 
-def _block(book: Pages, flow: Flow, told: Told, high: float, tall: tuple[float, float]) -> None:
+def _block(book: Pages, flow: Flow, told: Told, high: float, tall: tuple[float, float], shown: bool = True) -> None:
     flow.need(min(high, _high(book, flow.wide, told, tall, broken=True)) if flow.at < flow.columns - 1 else high)
     scale, picture = _picture(told, flow.wide, tall)
     book.led(flow.x, f"{told.heading}:", told.words, flow.wide)
     at = book.y - 4
     around = (flow.x - 2, at - 4, flow.x + flow.wide + 2, at + picture + 4)
-    book.canvas.draw(told.view, (flow.x, at, flow.x + flow.wide, at + picture), scale, around)
+    if shown:
+        book.canvas.draw(told.view, (flow.x, at, flow.x + flow.wide, at + picture), scale, around)
     book.y = at + picture + 12
     for text in (*told.lines, *told.values):
         flow.need(book.high(text, flow.wide - _BEHIND))
