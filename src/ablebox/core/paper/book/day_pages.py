@@ -8,6 +8,7 @@ keeps glue or a coat waiting past its day. How long clamps stay on and a coat dr
 from __future__ import annotations
 
 from calendar import day_abbr
+from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import date, datetime, time
 
@@ -21,10 +22,12 @@ from ...schedule.search import plan_of
 from ...schedule.timeline import NoHours
 from .chapter import Chapter
 from .pages import Pages
-from .typesetting import PLAIN
+from .typesetting import LEADING, PLAIN
 
-#: From line to line, as a share of the type; how far words stand behind their box, and what is left below a day, in points.
-_LEADING, _BEHIND, _BELOW = 1.12, 18.0, 4.0
+#: How words are set, the first that needs one page: from line to line as a share of the type, and how large they are beside figures.
+_SETTINGS = ((LEADING, 1.0), (1.16, 1.0), (1.12, PLAIN))
+#: How far words stand behind their box, and what is left below a day, in points.
+_BEHIND, _BELOW = 18.0, 4.0
 #: Steps whose names say what they are about, where that is no case.
 _SAYS_ITSELF = (*IN_ROOM, What.JIGS)
 
@@ -66,21 +69,44 @@ def days_pages(book: Pages) -> None:
         "“until” is how long glue or a coat waits past the day."
     )
 
+    bench = bench_of(book.made)
+    # A day with a part of it that is still to do is not ticked.
+    rows = [
+        (
+            all(bench.is_done(bench.steps[n - 1]) for n in plan.on(day)),
+            f"{day:%a %m-%d}{_other_hours(book, day)}.",
+            _sentence("; ".join(_work(book, plan, day))),
+        )
+        for day in days_of(plan)
+    ]
+    before = book.mark()
+    for leading, plain in _SETTINGS:
+        book.back_to(before)
+        with book.set_as(leading, plain, bench.letters):
+            book.evenly(lambda: _write(book, under, rows))
+        if len(book.pages) == before[0] + 1:
+            return
+
+
+def _write(book: Pages, under: str, rows: Sequence[tuple[bool, str, str]]) -> None:
+    """Write days, each with its box, in columns."""
+
     def begin() -> None:
         book.start(Chapter.COVER, "Days", "", under)
 
     begin()
-    bench, flow = bench_of(book.made), book.flow(book.columns, begin)
+    flow = book.flow(book.columns, begin)
     wide = flow.wide - _BEHIND
-    with book.set_as(_LEADING, PLAIN, bench.letters):
-        for day in days_of(plan):
-            text = "; ".join(_work(book, plan, day))
-            lead, text = f"{day:%a %m-%d}{_other_hours(book, day)}.", f"{text[:1].upper()}{text[1:]}."
-            flow.need(book.high_led(lead, text, wide))
-            book.tick(flow.x, book.y, all(bench.is_done(bench.steps[n - 1]) for n in plan.on(day)))
-            book.led(flow.x + _BEHIND, lead, text, wide)
-            book.y += _BELOW
-        flow.end()
+    for done, lead, text in rows:
+        flow.need(book.high_led(lead, text, wide))
+        book.tick(flow.x, book.y, done)
+        book.led(flow.x + _BEHIND, lead, text, wide)
+        book.y += _BELOW
+    flow.end()
+
+
+def _sentence(text: str) -> str:
+    return f"{text[:1].upper()}{text[1:]}."
 
 
 def _hours(book: Pages) -> str:
