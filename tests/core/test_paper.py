@@ -34,8 +34,9 @@ from ablebox.core.lengths import inches
 from ablebox.core.paper.book.case_sums import asked, sums
 from ablebox.core.paper.book.chapter import Chapter, chapters
 from ablebox.core.paper.book.day_pages import days_pages
+from ablebox.core.paper.book.drawn_parts import Drawn, drawn
 from ablebox.core.paper.book.families import families
-from ablebox.core.paper.book.machine import Drawn, drawn, written
+from ablebox.core.paper.book.machine import written
 from ablebox.core.paper.book.page_set import changes, told_of
 from ablebox.core.paper.book.pages import Pages, pdf_of
 from ablebox.core.paper.book.shop_book import Wanted, book_pages, shop_book

@@ -3,25 +3,22 @@
 
 from __future__ import annotations
 
-import re
-from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, replace
-from itertools import groupby
+from collections.abc import Sequence
+from dataclasses import replace
 
-from ...assembly.part import Face, Hand
+from ...assembly.part import Hand
 from ...drawing.part_view import part_view
-from ...drawing.shapes import Area, Circle, Dimension, Drawing, Path, Shape
-from ...jigs.blocks import Block, blocks, sizes
-from ...jigs.settings import Setting, SettingKind, Size, settings
+from ...drawing.shapes import Dimension
 from ...lengths import Length
-from ...parts.listing import Part
-from ...parts.words import drill, told_once, usual_screw_hole, usual_words
+from ...parts.words import told_once, usual_screw_hole, usual_words
 from ..lists.cautions import Met
 from .chapter import Chapter
+from .drawn_parts import Drawn, drawn
 from .families import Told, families
 from .flow import Flow
 from .packing import Thing, packed
 from .pages import Pages
+from .settings_page import settings_pages
 from .typesetting import PLAIN, TYPE
 
 #: The height of a drawing at most where much and where little is machined, its dimensions not counted, in points: the largest that
@@ -39,36 +36,6 @@ _FEW = 2
 _BEHIND = 16.0
 
 
-@dataclass(slots=True)
-class Drawn:
-    """Parts that one drawing tells.
-
-    Args:
-        parts: as drawn.
-        mirrored: the other way round.
-    """
-
-    parts: list[Part]
-    mirrored: list[Part]
-
-    @property
-    def heading(self) -> str:
-        """Which parts are as drawn and which mirrored."""
-        as_drawn = ", ".join(_counted(part) for part in self.parts)
-        if not self.mirrored:
-            return as_drawn
-        return f"{as_drawn} as drawn; {', '.join(_counted(part) for part in self.mirrored)} mirrored"
-
-    @property
-    def lengths(self) -> bool:
-        """Whether its parts differ in their length."""
-        return len({part.length.length for part in (*self.parts, *self.mirrored)}) > 1
-
-
-def _counted(part: Part) -> str:
-    return part.code + (f" ×{part.count}" if part.count > 1 else "")
-
-
 def machine_pages(book: Pages) -> None:
     """Write settings and blocks, then the drawings."""
     rows, before = families(written(book)), book.mark()
@@ -77,7 +44,7 @@ def machine_pages(book: Pages) -> None:
         """Write it, on fewer pages than so many if that is asked; return how many pages there are, 0 for too many."""
         book.back_to(before)
         with book.set_as(leading, PLAIN):
-            done = _drawings(book, _settings(book), rows, tall, fewer, shown)
+            done = _drawings(book, settings_pages(book), rows, tall, fewer, shown)
         return len(book.pages) if done else 0
 
     counts = [tried(_LEADINGS[0], tall, shown=False) for tall in _TALL]
@@ -86,87 +53,6 @@ def machine_pages(book: Pages) -> None:
         if any(tried(leading, tall, min(counts)) for tall in _TALL):
             return
     tried(_LEADINGS[0], _TALL[counts.index(min(counts))])
-
-
-def drawn(book: Pages) -> list[Drawn]:
-    """Return the machined parts with those together that one drawing tells.
-
-    Together stand those of the same form, those that mirror it, and those that differ in nothing but their length: what is told of
-    them, edge by edge, is the same.
-    """
-    found: list[Drawn] = []
-    by_key: dict[object, Drawn] = {}
-    mirrored: dict[object, Drawn] = {}
-    for part in book.made.parts:
-        if not part.machining or not book.shows(part.case):
-            continue
-        view = part_view(part, book.made.units)
-        told = (tuple(told_once(part.machining, book.made.units)), part.goods.code, part.grain, part.width.length)
-        keys: list[object] = [("form", _form(view, 1, 1), told, part.hand)]
-        if not part.outline:
-            bands = tuple(sorted(band.edge.words for band in part.bands))
-            keys.append(("told", told, part.bench_face, bands, part.hand))
-        one = next((by_key[key] for key in keys if key in by_key), None)
-        if one is not None:
-            one.parts.append(part)
-        elif (
-            other := next((mirrored[key] for key in keys if key in mirrored), None)
-            or _mirror_of(view, told, part.hand, by_key)
-        ) is not None:
-            other.mirrored.append(part)
-            # What is like it is mirrored as well.
-            mirrored.update(dict.fromkeys(keys, other))
-        else:
-            one = Drawn([part], [])
-            found.append(one)
-            by_key.update(dict.fromkeys(keys, one))
-    return found
-
-
-def _mirror_of(view: Drawing, told: tuple[object, ...], hand: Hand, known: Mapping[object, Drawn]) -> Drawn | None:
-    """Return what has the form of a part turned over, and reads so with left and right changed; ``None`` if nothing does."""
-    lines_of = told[0]
-    assert isinstance(lines_of, tuple)
-    turned = (tuple(_other_hand(text) for text in lines_of), *told[1:])
-    other = {Hand.LEFT: Hand.RIGHT, Hand.RIGHT: Hand.LEFT}.get(hand, hand)
-    for a, b in ((-1, 1), (1, -1)):
-        found = known.get(("form", _form(view, a, b), turned, other))
-        if found is not None:
-            return found
-    return None
-
-
-def _other_hand(text: str) -> str:
-    """Return a line of work as it reads for the mirrored part."""
-    return _HAND.sub(lambda found: _OTHER[found[0]], text)
-
-
-_OTHER = {Face.LEFT.words: Face.RIGHT.words, Face.RIGHT.words: Face.LEFT.words}
-_HAND = re.compile("|".join(rf"\b{word}\b" for word in _OTHER))
-
-
-def _form(view: Drawing, along: int, across: int) -> tuple[object, ...]:
-    """Return the form of a part as its lines have it, to a hundredth of a millimetre, as it is or turned over."""
-    x0, y0, x1, y1 = view.bounds()
-
-    def at(x: float, y: float) -> tuple[float, float]:
-        return (
-            round(x - x0 if along > 0 else x1 - x, 2), round(y - y0 if across > 0 else y1 - y, 2),
-        )  # fmt: skip
-
-    found: list[object] = []
-    for item in view.items:
-        if isinstance(item, Area):
-            ends = sorted((at(item.x, item.y), at(item.x + item.width, item.y + item.height)))
-            xs, ys = sorted(end[0] for end in ends), sorted(end[1] for end in ends)
-            found.append(("area", *xs, *ys, item.fill, item.line, item.pattern))
-        elif isinstance(item, Circle):
-            found.append(("circle", *at(item.x, item.y), round(item.radius, 2)))
-        elif isinstance(item, Path):
-            found.append(("path", tuple(sorted(at(*point) for point in item.points)), item.colour, item.weight))
-        elif isinstance(item, Shape):
-            found.append(("shape", tuple(sorted(at(*point) for point in item.points))))
-    return tuple(sorted(found, key=repr))
 
 
 def written(book: Pages) -> list[Told]:
@@ -336,81 +222,3 @@ def _block(book: Pages, flow: Flow, told: Told, high: float, tall: tuple[float, 
         book.y += 1
     book.canvas.polyline([(flow.x, book.y - 2), (flow.x + flow.wide, book.y - 2)], "line", 0.8, False)
     book.y += 10
-
-
-# Settings and blocks
-
-
-def _settings(book: Pages) -> Flow | None:
-    """Fence and jig settings, and the blocks slides are set with; return where it goes on, ``None`` if there are none."""
-    rows = settings([case for case, _ in book.made.built], book.made.assemblies)
-    made_blocks = blocks(book.made.project, book.made.assemblies)
-    if not rows and not made_blocks:
-        return None
-
-    def begin() -> None:
-        book.start(
-            Chapter.MACHINE,
-            "Settings and blocks",
-            "",
-            "Set each once, for all the cases named; write its size on each block.",
-        )
-
-    begin()
-    flow = book.flow(book.columns, begin)
-    for kind, group in groupby(rows, key=lambda row: row.kind):
-        _setting(book, flow, kind, list(group))
-    _blocks(book, flow, made_blocks)
-    return flow
-
-
-def _setting(book: Pages, flow: Flow, kind: SettingKind, rows: Sequence[Setting]) -> None:
-    """Settings of one kind: what is the same for all of them is told once, above."""
-    same = [size for size in rows[0].sizes if all(size in row.sizes for row in rows)] if len(rows) > 1 else []
-    told = [(", ".join(row.cases), _sizes_told(book, [each for each in row.sizes if each not in same])) for row in rows]
-    head, above = f"{kind.value[:1].upper()}{kind.value[1:]}", _sizes_told(book, same)
-    room = flow.wide - _BEHIND
-    flow.need(
-        book.high(head, flow.wide, 12, True)
-        + (book.high(above, flow.wide) if above else 0.0)
-        + book.high_led(f"{told[0][0]}:", told[0][1], room)
-    )
-    book.words(flow.x, head, flow.wide, 12, bold=True)
-    if above:
-        book.words(flow.x, above, flow.wide)
-    for letters, text in told:
-        flow.need(book.high_led(f"{letters}:", text, room))
-        book.tick(flow.x, book.y, side=9.5)
-        book.led(flow.x + _BEHIND, f"{letters}:", text, room)
-        book.y += 1
-    book.y += 5
-
-
-def _sizes_told(book: Pages, rows: Sequence[Size]) -> str:
-    return " · ".join(
-        f"{size.words} {drill(size.length, book.made.units) if size.bit else book.write(size.length)}" for size in rows
-    )
-
-
-def _blocks(book: Pages, flow: Flow, rows: Sequence[Block]) -> None:
-    """The blocks to cut, each with what it sets."""
-    if not rows:
-        return
-    flow.need(50)
-    book.heading(flow.x, "Blocks, cut from offcuts")
-    for block in rows:
-        kept = ", kept with the shop" if block.kept else ", cut with the parts" if block.among_parts else ""
-        head = f"{block.code}: {_size(book, block)}{kept}"
-        uses = "; ".join(block.uses)
-        flow.need(book.high(head, flow.wide - _BEHIND, bold=True) + book.high(uses, flow.wide - _BEHIND) + 3)
-        book.tick(flow.x, book.y, side=9.5)
-        book.words(flow.x + _BEHIND, head, flow.wide - _BEHIND, bold=True)
-        book.words(flow.x + _BEHIND, uses, flow.wide - _BEHIND)
-        book.y += 3
-
-
-def _size(book: Pages, block: Block) -> str:
-    """Say what to cut: a block to its length, or a strip planed to its thickness where that is less than a saw cuts."""
-    if block.is_shim:
-        return f"shim, planed {book.write(block.sets)} thick"
-    return " × ".join(book.write(each) for each in sizes(book.made.project, block))
