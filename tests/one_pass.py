@@ -12,14 +12,14 @@ from ablebox.core.assembly.check import check
 from ablebox.core.assembly.fitting import FittingKind
 from ablebox.core.assembly.part import Assembly
 from ablebox.core.assembly.proof import Fault, Finding, prove
-from ablebox.core.assembly.role import PartKind, Role
-from ablebox.core.bench.bench import Bench, JobStep
+from ablebox.core.bench.bench import Bench
+from ablebox.core.bench.fitting import IN_ROOM
 from ablebox.core.bench.replay import replay
-from ablebox.core.bench.thing import ThingKind
 from ablebox.core.bench.verb import What
 from ablebox.core.drawing.bench_words import BenchWords
 from ablebox.core.paper.data.assembly_json import assembly_tree
 from ablebox.core.paper.data.steps_json import steps_tree
+from ablebox.core.paper.lists.buying import hardware
 from ablebox.core.parts.words import named
 from ablebox.core.project.tree import new_project
 from ablebox.core.shop.made import Made
@@ -99,33 +99,28 @@ def one_pass(seed: int) -> Outcome:
 
 
 def unfetched(made: Made, bench: Bench) -> list[str]:
-    """Return what is bought for cases and not fetched at their steps, or fetched and not bought.
-
-    What goes into a neighbour's stile is driven once both stand beside each other.
-    """
-    faults, words = [], BenchWords(bench)
-    for case, assembly in made.built:
-        names = {called: name for name in assembly.hardware for called in (name, named(1, name))}
-        steps = bench.case(case.letter).steps
-        driven = {thing.number for step in steps for thing in step.does if thing.kind is ThingKind.FASTENER}
-        fetched: Counter[str] = Counter(
-            each.name for i, each in enumerate(assembly.fasteners)
-            if i not in driven and isinstance(each.into, Role) and each.into.kind is PartKind.NEIGHBOURS_STILE
-        )  # fmt: skip
-        for step in steps:
-            for count, name in words.of(JobStep(1, ((case.letter, step),))).fetch:
+    """Return what is bought for a job and fetched at no step, at the bench or in the room, or fetched and not bought."""
+    words = BenchWords(bench)
+    left = Counter(dict(hardware(made)))
+    for part in made.parts:
+        for band in part.bands:
+            left[band.edging.name] += band.run.ticks * part.count
+    names = {called: name for name in left for called in (name, named(1, name))}
+    for job in bench.steps:
+        for letter, step in job.rows:
+            copies = made.project.case(letter).copies if bench.is_case(letter) else 1
+            into_wall = {each.fastener.name for each in made.anchors if each.letter == letter}
+            for count, called in words.fetched.rows(letter, step):
                 if count.endswith("×"):
-                    fetched[names.get(name, name)] += int(count.removesuffix("×"))
-        edging: Counter[str] = Counter()
-        for part in made.parts:
-            for band in part.bands if part.case == case.letter else ():
-                edging[band.edging.name] += band.run.ticks * len(part.roles)
-        for step in steps:
+                    name = names.get(called, called)
+                    # What joins cases is there once, whatever of them there is more of.
+                    times = 1 if step.what in IN_ROOM and name not in into_wall else copies
+                    left[name] -= int(count.removesuffix("×")) * times
             if step.what is What.BAND:
-                edging.subtract({name: run for name, (_, run) in words.fetched.bands(case.letter, step).items()})
-        faults += [f"{case.letter}: {run} of {name} are banded at no step" for name, run in edging.items() if run]
-        for name in {*assembly.hardware, *fetched}:
-            bought = assembly.hardware.get(name, 0)
-            if fetched[name] != bought:
-                faults.append(f"{case.letter}: {bought} × {name} are bought and {fetched[name]} fetched")
-    return faults
+                bands = words.fetched.bands(letter, step)
+                left.subtract({name: run * copies for name, (_, run) in bands.items()})
+    return [
+        f"{abs(more)} × {name} are {'bought' if more > 0 else 'fetched'} and not {'fetched' if more > 0 else 'bought'}"
+        for name, more in left.items()
+        if more
+    ]

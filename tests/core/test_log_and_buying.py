@@ -10,10 +10,12 @@ import unittest
 from collections import Counter
 from dataclasses import replace
 from datetime import datetime, timedelta
+from random import Random
 
 from ablebox.cli import demo
 from ablebox.core.assembly.role import COUNTERS
 from ablebox.core.bench.bench import bench_of
+from ablebox.core.bench.verb import What
 from ablebox.core.buying.book import Buying, BuyState
 from ablebox.core.case.frame.none import Frameless
 from ablebox.core.coats.book import CoatBook
@@ -31,9 +33,13 @@ from ablebox.core.project.json_format import from_text, to_text
 from ablebox.core.project.log_edits import done_entries, found, logged, open_items, settled
 from ablebox.core.project.option_edits import FIRST, OptionRefused, added, chosen, dropped, names
 from ablebox.core.project.rack_edits import used_codes
+from ablebox.core.project.strip_edits import with_strip
 from ablebox.core.project.tree import DonePiece
 from ablebox.core.shop.made import Made
 from ablebox.core.shop.plans import plan_all
+from tests.many import many
+from tests.one_pass import unfetched
+from tests.rooms import random_room
 
 AT = datetime(2026, 12, 5, 9, 30)
 
@@ -90,6 +96,22 @@ class BuyingList(unittest.TestCase):
             rows = {row.name: row for row in buy_list(made, {}) if row.kind is BuyKind.FASTENERS}
             self.assertEqual({row.name: row.needed for row in rows.values()}, dict(counted), name)
             self.assertTrue(all(10 * row.spare >= row.needed > 10 * (row.spare - 1) for row in rows.values()))
+
+    def test_what_is_bought_is_fetched_and_nothing_else(self) -> None:
+        """Of every demo and of random rooms, some of them with rails on their walls: screw by screw, at the bench and in the room."""
+        projects = [load(demo.path_of(name)).project for name in demo.names()]
+        projects += [random_room(Random(seed)) for seed in range(many(24))]
+        railed = 0
+        for n, project in enumerate(projects):
+            line = next((line for line in Made(project).lines if line.upper and line.places), None)
+            if n % 2 and line is not None:
+                project = with_strip(project, line, Random(n).choice(("wall rail", "wall cleat")))
+            made = Made(project)
+            bench = bench_of(made)
+            self.assertEqual(unfetched(made, bench), [], (n, project.name))
+            rails = [job for job in bench.steps if job.step.what is What.WALL_RAILS]
+            railed += any(BenchWords(bench).of(job).fetch for job in rails)
+        self.assertGreater(railed, 2)
 
     def test_sheets_that_tops_are_cut_from_are_looked_at_for_flatness(self) -> None:
         made = Made(load(demo.path_of("heron-house")).project)

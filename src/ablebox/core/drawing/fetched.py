@@ -8,6 +8,7 @@ from collections.abc import Iterable, Iterator
 
 from ..assembly.role import Role
 from ..bench.bench import Bench
+from ..bench.driven import driven
 from ..bench.hardware_at import Hung, hardware_at
 from ..bench.step import Step
 from ..bench.thing import ThingKind
@@ -37,8 +38,9 @@ class Fetched:
             for name, (_, run) in self.bands(letter, step).items():
                 yield running(run, self.units), name
         fasteners = self.bench.assembly(letter).fasteners
-        driven = Counter(fasteners[thing.number].name for thing in step.does if thing.kind is ThingKind.FASTENER)
-        for name, count in driven.items():
+        screws = [fasteners[thing.number] for thing in step.does if thing.kind is ThingKind.FASTENER]
+        screws += driven(self.bench.fit, letter, step)
+        for name, count in Counter(each.name for each in screws).items():
             yield f"{count} ×", named(count, name)
         for row in self.hardware(letter, step):
             if row.fetched:

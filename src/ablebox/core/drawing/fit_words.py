@@ -274,7 +274,7 @@ def _joined_to(fit: Fit, letter: str) -> Iterator[_Said]:
 
 def shared_stile(fit: Fit, letter: str) -> Iterator[str]:
     """Say what joins a case's frame to a stile that is its neighbour's."""
-    rows = Counter(each.name for each in into_neighbours_stile(fit, letter) if each.through)
+    rows = Counter(each.name for each in into_neighbours_stile(fit, letter))
     for name, count in rows.items():
         yield (
             f"{count} × {named(count, name)} into the stile its neighbour has for both, now, while their backs are reached: both frames are one from here "

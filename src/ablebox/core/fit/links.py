@@ -29,8 +29,11 @@ def links_of(fit: Fit, letter: str) -> list[tuple[str, Joined]]:
 
 def into_neighbours_stile(fit: Fit, letter: str) -> list[Fastener]:
     """Return the screws of a case's frame into a stile that is its neighbour's: both frames are put together as one."""
-    screws = fit.made.assembly(letter).fasteners
-    return [each for each in screws if isinstance(each.into, Role) and each.into.kind is PartKind.NEIGHBOURS_STILE]
+    # What holds hardware to that stile goes through no part, and is driven with it.
+    return [
+        each for each in fit.made.assembly(letter).fasteners
+        if isinstance(each.into, Role) and each.into.kind is PartKind.NEIGHBOURS_STILE and each.through
+    ]  # fmt: skip
 
 
 def anchors_of(fit: Fit, letter: str) -> list[Anchor]:

@@ -9,15 +9,13 @@ from typing import Any
 
 from ...assembly.part import Assembly
 from ...bench.bench import Bench, JobStep
+from ...bench.driven import driven
 from ...bench.gates import gate_before
 from ...bench.needs import needs
 from ...bench.step import Put, Step
 from ...bench.thing import Thing, ThingKind
-from ...bench.verb import Gate, What
-from ...fit.fillers import beside_filler
-from ...fit.links import anchors_of, into_neighbours_stile, links_of
+from ...bench.verb import Gate
 from ...lengths import Length
-from ...project.placed import FILLER
 from ...shop.objects import Pieces, objects
 from ...ways.way import ASLANT, Move
 from .parts_json import mm
@@ -97,18 +95,7 @@ class _Telling:
 
     def _in_room(self, letter: str, step: Step) -> list[str]:
         """Return the ids of the screws that hold something to its neighbours and to the building."""
-        fit = self.bench.fit
-        match step.what:
-            case What.STAND | What.HANG_UP:
-                screws = [each.fastener for _, each in links_of(fit, letter)]
-                screws += [each.fastener for each in anchors_of(fit, letter)]
-            case What.FRAME_MADE:
-                screws = into_neighbours_stile(fit, letter)
-            case What.SCRIBE:
-                beside = beside_filler(fit, int(step.roles[0].partition(".")[0]))
-                screws = [j.fastener for j in self.made.joined if j.other == FILLER and j.letter in beside]
-            case _:
-                return []
+        screws = driven(self.bench.fit, letter, step)
         return [self._joined[id(screw)] for screw in screws if id(screw) in self._joined]
 
     @cached_property

@@ -14,6 +14,7 @@ from typing import Any
 
 from ...assembly.role import COUNTERS
 from ...bench.bench import Bench, JobStep, bench_of
+from ...bench.driven import driven
 from ...bench.hardware_at import hardware_at
 from ...bench.thing import ThingKind
 from ...bench.verb import What
@@ -140,6 +141,7 @@ class _Rows:
         firsts: dict[str, int] = {}
         fasteners = {each.name for _, assembly in self.made.built for each in assembly.fasteners}
         fasteners |= {joined.fastener.name for joined in self.made.joined}
+        fasteners |= {anchor.fastener.name for anchor in self.made.anchors}
         hung = {
             case.letter: hardware_at(self.bench.assembly(case.letter), case.steps)
             for case in self.bench.cases if self.bench.is_case(case.letter)
@@ -150,6 +152,8 @@ class _Rows:
                 for thing in step.does:
                     if thing.kind is ThingKind.FASTENER:
                         firsts.setdefault(assembly.fasteners[thing.number].name, job.n)
+                for screw in driven(self.bench.fit, letter, step):
+                    firsts.setdefault(screw.name, job.n)
                 for row in hung.get(letter, {}).get(step.key, ()):
                     firsts.setdefault(row.name, job.n)
         last = self._first(lambda job: job.step.what is What.CARRY)

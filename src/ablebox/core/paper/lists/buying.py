@@ -60,7 +60,12 @@ def hardware(made: Made) -> list[tuple[str, int]]:
         for name, pieces in assembly.hardware.items():
             found[name] += pieces * case.copies
     for joined in made.joined:
-        found[joined.fastener.name] += 1
+        if joined.other:
+            found[joined.fastener.name] += 1
+    # Each copy of a case is held to the building as the first is.
+    copies = {case.letter: case.copies for case, _ in made.built}
+    for anchor in made.anchors:
+        found[anchor.fastener.name] += copies.get(anchor.letter, 1)
     return list(found.items())
 
 
