@@ -4,10 +4,10 @@
 from __future__ import annotations
 
 from ..assembly.fastener import Fastener
-from ..fit.fillers import beside_filler
+from ..assembly.role import PartKind, Role
 from ..fit.fit import Fit
 from ..fit.links import anchors_of, into_neighbours_stile, links_of
-from ..project.placed import FILLER, STRIP
+from ..project.placed import STRIP
 from .step import Step
 from .verb import What
 
@@ -29,7 +29,10 @@ def driven(fit: Fit, letter: str, step: Step) -> list[Fastener]:
         case What.FRAME_MADE:
             return into_neighbours_stile(fit, letter)
         case What.SCRIBE:
-            beside = beside_filler(fit, int(step.roles[0].partition(".")[0]))
-            return [each.fastener for each in fit.made.joined if each.other == FILLER and each.letter in beside]
+            spaces = {int(role.partition(".")[0]) for role in step.roles}
+            return [
+                each.fastener for each in fit.made.joined
+                if isinstance(role := each.fastener.into, Role) and role.kind is PartKind.FILLER and spaces.intersection(role.number)
+            ]  # fmt: skip
         case _:
             return []

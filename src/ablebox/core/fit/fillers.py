@@ -91,13 +91,3 @@ def _place(fit: Fit, number: int) -> tuple[Line, Place] | None:
     return next(
         ((line, place) for line in fit.made.lines for place in line.places if place.space == number and not place.letter), None
     )  # fmt: skip
-
-
-def beside_filler(fit: Fit, number: int) -> set[str]:
-    """Return the letters of the cases beside a filler, by the number of its space."""
-    found = _place(fit, number)
-    if found is None:
-        return set()
-    places = found[0].places
-    at = places.index(found[1])
-    return {each.letter for each in (*places[max(0, at - 1) : at], *places[at + 1 : at + 2]) if each.letter}
