@@ -97,6 +97,13 @@ class Fitting(UiCase):
         self.assertIn("3 in", self.said())
         self.assertIn("lining as measured", self.said())
 
+    def test_what_is_screwed_in_the_room_is_brought(self) -> None:
+        self.to("A", What.STAND)
+        self.assertIn("4 × case screws 2 in", self.said())
+        self.to("f", What.SCRIBE)
+        self.assertIn("plane, drill, driver 4 × case screws 2 in", self.said())
+        self.assertIn("4 × case screws 2 in through the case’s side.", self.said())
+
     def test_a_click_on_the_wall_and_on_the_sheet_shows_the_step_of_a_case(self) -> None:
         self.to("C", What.STAND)
         self.click("fit-drawing", "case:A")

@@ -8,6 +8,7 @@ from collections.abc import Iterable, Iterator, Sequence
 
 from ..assembly.fastener import FastenerKind
 from ..assembly.role import PartKind
+from ..bench.driven import driven
 from ..bench.step import Step
 from ..bench.verb import What
 from ..fit.before import Line
@@ -33,7 +34,7 @@ TITLES = {
 TOOLS = {
     What.BEFORE: "flat bar, tape, pencil, drill with a thin bit", What.LINE: "laser or water level, pencil",
     What.WALL_RAILS: "level, drill, driver", What.STAND: "level, shims, clamps, drill, driver",
-    What.HANG_UP: "ledge or prop, level, clamps, driver", What.SCRIBE: "block and pencil, saw, plane", What.TRIM: "mitre saw, nailer or driver",
+    What.HANG_UP: "ledge or prop, level, clamps, driver", What.SCRIBE: "block and pencil, saw, plane, drill, driver", What.TRIM: "mitre saw, nailer or driver",
     What.ADJUST: "screwdriver", What.LOOK: "eyes and hands, level",
 }  # fmt: skip
 #: The way in that needs no word: straight back to the wall.
@@ -90,6 +91,8 @@ def _said(fit: Fit, letter: str, step: Step, codes: Sequence[str], on_base: bool
         case What.SCRIBE:
             for text in dict.fromkeys(role.partition(".")[0] for role in step.roles):
                 yield from _filler(fit, gap_of(fit, int(text)), codes)
+            for name, count in Counter(each.name for each in driven(fit, letter, step)).items():
+                yield "screw", f"{count} × {named(count, name)} through the case’s side."
         case What.TRIM:
             yield f"Cut {listed(codes)} to what is there, mitre their corners, and put them up last."
         case What.ADJUST:
@@ -322,7 +325,7 @@ def _filler(fit: Fit, gap: Gap, codes: Sequence[str]) -> Iterator[str]:
         yield f"As measured: {write(gap.low)} at the floor, {write(gap.high)} at the top: a taper of {write(abs(gap.high - gap.low))}."
     elif gap.low != gap.high:
         yield f"The wall leans: about {write(gap.low)} at the floor and {write(gap.high)} at the top."
-    yield "Plumb against it, draw the wall with a block, cut and plane to the line, screw through the case’s side."
+    yield "Plumb against it, draw the wall with a block, cut and plane to the line."
 
 
 def cautions(fit: Fit, what: What, letters: Iterable[str]) -> Iterator[str]:

@@ -224,6 +224,8 @@ class FitStage(StepsStage):
         column.addSpacing(4)
         column.addWidget(Words("Bring", 14, True, "quiet"))
         column.addWidget(Words(said.tools, 15, wrap=True))
+        if said.fetch:
+            column.addWidget(Words(", ".join(f"{amount} {what}" for amount, what in said.fetch), 15, wrap=True))
         column.addSpacing(4)
         column.addWidget(Words("Then", 14, True, "quiet"))
         project = self.desk.document.project

@@ -22,8 +22,8 @@ def side_by_side(texts: Sequence[str], room: float) -> list[list[str]]:
     """
     rows: list[list[str]] = []
     for text in texts:
-        need = width_of(text, TYPE, False) + _BLANK
-        if rows and len(rows[-1]) == 1 and max(need, width_of(rows[-1][0], TYPE, False) + _BLANK) <= room / 2:
+        longest = max(width_of(each, TYPE * PLAIN, False) for each in (text, *(rows[-1] if rows else ())))
+        if rows and len(rows[-1]) == 1 and longest + _BLANK <= room / 2:
             rows[-1].append(text)
         else:
             rows.append([text])
