@@ -1,5 +1,5 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""The screws of a step that no case has for itself: into neighbours and their stiles, fillers, rails on the wall, and the building."""
+"""The fasteners a step drives: the case's own, and those no case has for itself, into neighbours, fillers, rails on the wall and the building."""
 
 from __future__ import annotations
 
@@ -8,8 +8,23 @@ from ..assembly.role import PartKind, Role
 from ..fit.fit import Fit
 from ..fit.links import anchors_of, into_neighbours_stile, links_of
 from ..project.placed import STRIP
+from .bench import Bench
 from .step import Step
+from .thing import ThingKind
 from .verb import What
+
+
+def screws(bench: Bench, letter: str, step: Step) -> list[Fastener]:
+    """Return every fastener a step of a case drives.
+
+    Args:
+        bench: the steps.
+        letter: of the case.
+        step: the step.
+    """
+    own = bench.assembly(letter).fasteners
+    mine = [own[thing.number] for thing in step.does if thing.kind is ThingKind.FASTENER]
+    return [*mine, *driven(bench.fit, letter, step)]
 
 
 def driven(fit: Fit, letter: str, step: Step) -> list[Fastener]:

@@ -8,10 +8,9 @@ from collections.abc import Iterable, Iterator
 
 from ..assembly.role import Role
 from ..bench.bench import Bench
-from ..bench.driven import driven
+from ..bench.driven import screws
 from ..bench.hardware_at import Hung, hardware_at
 from ..bench.step import Step
-from ..bench.thing import ThingKind
 from ..bench.verb import What
 from ..parts.listing import Part
 from ..parts.words import named, running
@@ -37,10 +36,7 @@ class Fetched:
         if step.what is What.BAND:
             for name, (_, run) in self.bands(letter, step).items():
                 yield running(run, self.units), name
-        fasteners = self.bench.assembly(letter).fasteners
-        screws = [fasteners[thing.number] for thing in step.does if thing.kind is ThingKind.FASTENER]
-        screws += driven(self.bench.fit, letter, step)
-        for name, count in Counter(each.name for each in screws).items():
+        for name, count in Counter(each.name for each in screws(self.bench, letter, step)).items():
             yield f"{count} ×", named(count, name)
         for row in self.hardware(letter, step):
             if row.fetched:

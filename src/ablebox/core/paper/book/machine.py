@@ -18,7 +18,7 @@ from .families import Told, families
 from .flow import Flow
 from .packing import Thing, packed
 from .pages import Pages
-from .settings_page import settings_pages
+from .settings_page import BEHIND, settings_pages
 from .typesetting import PLAIN, TYPE
 
 #: The height of a drawing at most where much and where little is machined, its dimensions not counted, in points: the largest that
@@ -32,8 +32,6 @@ _ASIDE = 1.4
 _LEADINGS = (1.15, 1.12)
 #: So few lines are little.
 _FEW = 2
-#: How far words stand behind their box, in points.
-_BEHIND = 16.0
 
 
 def machine_pages(book: Pages) -> None:
@@ -127,7 +125,7 @@ def _packed(book: Pages, flow: Flow, rows: Sequence[Told], tall: tuple[float, fl
     things = [
         Thing(
             _high(book, flow.wide, told, tall), _high(book, flow.wide, told, tall, broken=True),
-            max((book.high(text, flow.wide - _BEHIND) for text in (*told.lines, *told.values)), default=0.0),
+            max((book.high(text, flow.wide - BEHIND) for text in (*told.lines, *told.values)), default=0.0),
         )
         for told in rows
     ]  # fmt: skip
@@ -203,7 +201,7 @@ def _high(book: Pages, wide: float, told: Told, tall: tuple[float, float], broke
     """Return how high a part comes out; with its first line of work only, where the others go on elsewhere."""
     high = book.high_led(f"{told.heading}:", told.words, wide) + _picture(told, wide, tall)[1] + 8
     below = (*told.lines, *told.values)
-    return high + sum(book.high(text, wide - _BEHIND) + 1 for text in (below[:1] if broken else below)) + 12
+    return high + sum(book.high(text, wide - BEHIND) + 1 for text in (below[:1] if broken else below)) + 12
 
 
 def _block(book: Pages, flow: Flow, told: Told, high: float, tall: tuple[float, float], shown: bool = True) -> None:
@@ -216,9 +214,9 @@ def _block(book: Pages, flow: Flow, told: Told, high: float, tall: tuple[float, 
         book.canvas.draw(told.view, (flow.x, at, flow.x + flow.wide, at + picture), scale, around)
     book.y = at + picture + 12
     for text in (*told.lines, *told.values):
-        flow.need(book.high(text, flow.wide - _BEHIND))
+        flow.need(book.high(text, flow.wide - BEHIND))
         book.tick(flow.x, book.y, side=9.5)
-        book.words(flow.x + _BEHIND, text, flow.wide - _BEHIND, TYPE)
+        book.words(flow.x + BEHIND, text, flow.wide - BEHIND, TYPE)
         book.y += 1
     book.canvas.polyline([(flow.x, book.y - 2), (flow.x + flow.wide, book.y - 2)], "line", 0.8, False)
     book.y += 10

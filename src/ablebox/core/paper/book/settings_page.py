@@ -14,7 +14,7 @@ from .flow import Flow
 from .pages import Pages
 
 #: How far words stand behind their box, in points.
-_BEHIND = 16.0
+BEHIND = 16.0
 
 
 def settings_pages(book: Pages) -> Flow | None:
@@ -45,7 +45,7 @@ def _setting(book: Pages, flow: Flow, kind: SettingKind, rows: Sequence[Setting]
     same = [size for size in rows[0].sizes if all(size in row.sizes for row in rows)] if len(rows) > 1 else []
     told = [(", ".join(row.cases), _sizes_told(book, [each for each in row.sizes if each not in same])) for row in rows]
     head, above = f"{kind.value[:1].upper()}{kind.value[1:]}", _sizes_told(book, same)
-    room = flow.wide - _BEHIND
+    room = flow.wide - BEHIND
     flow.need(
         book.high(head, flow.wide, 12, True)
         + (book.high(above, flow.wide) if above else 0.0)
@@ -57,7 +57,7 @@ def _setting(book: Pages, flow: Flow, kind: SettingKind, rows: Sequence[Setting]
     for letters, text in told:
         flow.need(book.high_led(f"{letters}:", text, room))
         book.tick(flow.x, book.y, side=9.5)
-        book.led(flow.x + _BEHIND, f"{letters}:", text, room)
+        book.led(flow.x + BEHIND, f"{letters}:", text, room)
         book.y += 1
     book.y += 5
 
@@ -78,10 +78,10 @@ def _blocks(book: Pages, flow: Flow, rows: Sequence[Block]) -> None:
         kept = ", kept with the shop" if block.kept else ", cut with the parts" if block.among_parts else ""
         head = f"{block.code}: {_size(book, block)}{kept}"
         uses = "; ".join(block.uses)
-        flow.need(book.high(head, flow.wide - _BEHIND, bold=True) + book.high(uses, flow.wide - _BEHIND) + 3)
+        flow.need(book.high(head, flow.wide - BEHIND, bold=True) + book.high(uses, flow.wide - BEHIND) + 3)
         book.tick(flow.x, book.y, side=9.5)
-        book.words(flow.x + _BEHIND, head, flow.wide - _BEHIND, bold=True)
-        book.words(flow.x + _BEHIND, uses, flow.wide - _BEHIND)
+        book.words(flow.x + BEHIND, head, flow.wide - BEHIND, bold=True)
+        book.words(flow.x + BEHIND, uses, flow.wide - BEHIND)
         book.y += 3
 
 

@@ -14,9 +14,8 @@ from typing import Any
 
 from ...assembly.role import COUNTERS
 from ...bench.bench import Bench, JobStep, bench_of
-from ...bench.driven import driven
+from ...bench.driven import screws
 from ...bench.hardware_at import hardware_at
-from ...bench.thing import ThingKind
 from ...bench.verb import What
 from ...buying.book import Buying
 from ...coats.schedule import schedules
@@ -148,11 +147,7 @@ class _Rows:
         }  # fmt: skip
         for job in self.open:
             for letter, step in job.rows:
-                assembly = self.bench.assembly(letter)
-                for thing in step.does:
-                    if thing.kind is ThingKind.FASTENER:
-                        firsts.setdefault(assembly.fasteners[thing.number].name, job.n)
-                for screw in driven(self.bench.fit, letter, step):
+                for screw in screws(self.bench, letter, step):
                     firsts.setdefault(screw.name, job.n)
                 for row in hung.get(letter, {}).get(step.key, ()):
                     firsts.setdefault(row.name, job.n)
